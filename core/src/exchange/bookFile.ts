@@ -1,0 +1,135 @@
+import Joi from 'joi'
+import type { Entry } from '../log/entries'
+import { compareEntries, inOrder, type BookLog } from '../log/fold'
+import type { Instant } from '../quantity/instant'
+import { check } from './check'
+import { entryAlternatives, readEntry } from './entrySchema'
+import { count, id, instant, strictObject, text } from './shapes'
+
+export const BOOK_FORMAT = 'ellop-book'
+export const BOOK_VERSION = 1
+export const LARGEST_FILE_BYTES = 100 * 1024 * 1024
+
+/** A whole book as one open document. */
+export interface BookFile {
+  readonly format: typeof BOOK_FORMAT
+  readonly version: number
+  readonly book: string
+  readonly exportedAt: Instant
+  readonly catalogueRevision: string
+  readonly count: number
+  readonly entries: readonly Entry[]
+}
+
+/** What an import would add, or one sentence that says why it adds nothing. All or nothing. */
+export type ImportReading =
+  | { readonly ok: true; readonly book: string; readonly fresh: readonly Entry[]; readonly known: number }
+  | { readonly ok: false; readonly message: string }
+
+const HEADER = {
+  format: Joi.string().valid(BOOK_FORMAT),
+  version: Joi.number().integer().min(1),
+  book: id(),
+  exportedAt: instant(),
+  catalogueRevision: text(),
+  count: count(),
+}
+const FORBIDDEN_KEYS = ['__proto__', 'constructor', 'prototype']
+
+/** The book as one JSON document: entries in the order of the log, struck ones included. */
+export function writeBook(input: {
+  book: string
+  log: BookLog
+  exportedAt: Instant
+  catalogueRevision: string
+}): string {
+  const entries = inOrder(input.log)
+  const file: BookFile = {
+    format: BOOK_FORMAT,
+    version: BOOK_VERSION,
+    book: input.book,
+    exportedAt: input.exportedAt,
+    catalogueRevision: input.catalogueRevision,
+    count: entries.length,
+    entries,
+  }
+  return `${JSON.stringify(file, null, 1)}\n`
+}
+
+/**
+ * Reads a book file against the log it would be added to. Refused whole when it is too large, cut off, of another format or
+ * a newer version, of another book, holds a malformed entry, or tells an entry that is known here differently.
+ */
+export function readBook(content: string, into: { readonly book: string; readonly log: BookLog }): ImportReading {
+  const no = (message: string): ImportReading => ({ ok: false, message: `${message} Nothing was added.` })
+  // A UTF-16 unit is at least one byte of UTF-8: a file that passes here may still be refused by its size on disk.
+  if (content.length > LARGEST_FILE_BYTES) return no('The file is larger than 100 MB.')
+  const document = parse(content)
+  if (document === undefined)
+    return no('The file is not whole JSON: it may be cut off. Save it again where it came from.')
+  if (document.hostile) return no('The file holds a field name that no book has.')
+  const header = check<Omit<BookFile, 'entries'>>(strictObject({ ...HEADER, entries: Joi.array() }), document.value)
+  if (!header.ok)
+    return no(
+      header.path === 'format'
+        ? 'This is not a book of Ellop.'
+        : `This is not a book of Ellop as it should be: ${header.path} ${header.message}.`,
+    )
+  const file = document.value as BookFile
+  if (file.version > BOOK_VERSION)
+    return no(
+      `The file is of version ${file.version} and this program reads up to ${BOOK_VERSION}. Bring the program up to date first.`,
+    )
+  if (file.book !== into.book)
+    return no(`The file is the book “${file.book}”; the one open here is “${into.book}”. Books are not mixed.`)
+  if (file.count !== file.entries.length)
+    return no(`The file says ${file.count} entries and holds ${file.entries.length}: it is cut off.`)
+  return readEntries(file, into, no)
+}
+
+function readEntries(
+  file: BookFile,
+  { book, log }: { book: string; log: BookLog },
+  no: (message: string) => ImportReading,
+): ImportReading {
+  const fresh = new Map<string, Entry>()
+  for (const [index, document] of file.entries.entries()) {
+    const read = readEntry(document)
+    if (!read.ok) return no(`Entry ${index + 1}: ${read.path} ${read.message}.`)
+    const entry = read.value
+    if (entry.book !== book) return no(`Entry ${index + 1} belongs to the book “${entry.book}”.`)
+    const known = log.entries.get(entry.id) ?? fresh.get(entry.id)
+    if (known === undefined) fresh.set(entry.id, entry)
+    else if (canonical(known) !== canonical(entry))
+      return no(`Entry ${index + 1} is known here and says something else.`)
+  }
+  return { ok: true, book, fresh: [...fresh.values()].sort(compareEntries), known: file.entries.length - fresh.size }
+}
+
+function parse(content: string): { readonly value: unknown; readonly hostile: boolean } | undefined {
+  let hostile = false
+  try {
+    const value: unknown = JSON.parse(content, (key, inner: unknown) => {
+      hostile ||= FORBIDDEN_KEYS.includes(key)
+      return inner
+    })
+    return { value, hostile }
+  } catch {
+    return undefined
+  }
+}
+
+/** The same text for the same content, whatever the order of its fields. */
+function canonical(value: unknown): string {
+  return JSON.stringify(value, (_key, inner: unknown) =>
+    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : inner,
+  )
+}
+
+/** The published JSON Schema of a book file. */
+export function bookJsonSchema(): object {
+  const schema = strictObject({ ...HEADER, entries: Joi.array().items(entryAlternatives()) })
+  return { title: 'A book of Ellop', ...schema['~standard'].jsonSchema.input({ target: 'draft-2020-12' }) }
+}

@@ -1,0 +1,166 @@
+import Joi from 'joi'
+import { STORES } from '../flora/taxon'
+import type { Entry, EntryType } from '../log/entries'
+import { check, type Checked } from './check'
+import {
+  count,
+  eaterKind,
+  elevation_m,
+  goal,
+  id,
+  instant,
+  mass_g,
+  massOrNone_g,
+  minutes,
+  part,
+  sensitivity,
+  stage,
+  strictObject,
+  temp_C,
+  text,
+} from './shapes'
+
+const BASE = { id: id(), at: instant(), noted: instant(), book: id(), by: id(), device: id() }
+const LOT = { ...BASE, lot: id() }
+const nullable = (schema: Joi.Schema) => schema.allow(null)
+
+/** The shape of each entry, held at the edges: forms, import, restore. */
+const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
+  'kitchen-set': {
+    ...BASE,
+    kitchen: strictObject({
+      name: text(),
+      elevation_m: elevation_m(),
+      timeZone: text(),
+      burner: strictObject({
+        power_W: Joi.number().greater(0).max(50_000),
+        efficiency: Joi.number().greater(0).max(1),
+      }),
+      pots_mL: Joi.array().items(Joi.number().min(200).max(200_000)).min(1).max(20),
+      waterTemp_C: Joi.number().min(0).max(40),
+      ice_g: massOrNone_g(),
+    }),
+  },
+  'ground-noted': {
+    ...BASE,
+    patch: id(),
+    name: text().optional(),
+    facts: Joi.object({
+      permission: strictObject({ from: text(), until: nullable(instant()) }),
+      sprayed: strictObject({ last: nullable(instant()) }),
+      busyRoad: strictObject({ distance_m: nullable(Joi.number().min(0).max(100_000)) }),
+      pastUse: Joi.string().valid('clean', 'industry', 'mine', 'tip', 'railway', 'old-orchard', 'unknown'),
+      manured: Joi.string().valid('no', 'yes', 'unknown'),
+      dogs: Joi.string().valid('none', 'some', 'many'),
+      looksHealthy: Joi.boolean(),
+    }),
+  },
+  'eater-noted': {
+    ...BASE,
+    eater: strictObject({
+      id: id(),
+      name: text(),
+      kind: eaterKind(),
+      sensitivities: nullable(Joi.array().items(sensitivity()).unique()),
+    }),
+  },
+  'plant-met': { ...BASE, taxon: text(), stage: stage() },
+  'weighed-in': {
+    ...LOT,
+    code: text(),
+    taxon: text(),
+    part: part(),
+    stage: stage(),
+    patch: id(),
+    mass_g: mass_g(),
+    pickedAt: instant(),
+  },
+  'tell-seen': {
+    ...LOT,
+    character: text(),
+    answer: Joi.string().valid('seen', 'not-visible', 'could-not-tell'),
+    states: Joi.array().items(text()).max(20).unique(),
+  },
+  'certain-attested': LOT,
+  'stray-reported': { ...LOT, what: text(), brokenUp: Joi.boolean() },
+  'strays-sorted': { ...LOT, found: count() },
+  'stand-counted': {
+    ...LOT,
+    stems: count().min(1),
+    taken: count(),
+    wildlifeLooked: Joi.boolean(),
+    wildlifeOn: count(),
+    othersPick: Joi.boolean(),
+    school: nullable(text()),
+  },
+  sorted: {
+    ...LOT,
+    stageSeen: stage(),
+    kept_g: mass_g(),
+    trimmed_g: massOrNone_g(),
+    trimmedTo: text(),
+    wash: nullable(
+      strictObject({
+        water: Joi.string().valid('safe', 'germs', 'chemicals'),
+        changes: Joi.number().integer().min(1).max(20),
+      }),
+    ),
+  },
+  'way-chosen': { ...LOT, protocol: text(), goal: goal() },
+  'step-begun': { ...LOT, protocol: text(), step: count(), load: count().min(1), mass_g: mass_g() },
+  'step-done': {
+    ...LOT,
+    begun: id(),
+    outcome: Joi.string().valid('done', 'off-boil', 'stopped'),
+    minutes: minutes(),
+    temp_C: nullable(temp_C()),
+    backToBoil_s: nullable(Joi.number().min(0).max(7200)),
+    driedTo_g: nullable(mass_g()),
+    checked: Joi.boolean(),
+    water: nullable(Joi.string().valid('kept', 'thrown')),
+  },
+  weighed: { ...LOT, mass_g: mass_g(), after: Joi.string().valid('cooking', 'drying') },
+  tasted: {
+    ...LOT,
+    taster: id(),
+    bitter: Joi.number().integer().min(0).max(10),
+    accepts: Joi.boolean(),
+    alarm: nullable(Joi.string().valid('burning', 'numbness', 'soap', 'almond', 'bitter-where-none-belongs')),
+  },
+  packed: {
+    ...LOT,
+    pack: id(),
+    store: Joi.string().valid(...STORES),
+    mass_g: mass_g(),
+    containers: count().min(1),
+    storeTemp_C: nullable(temp_C()),
+  },
+  served: {
+    ...LOT,
+    pack: nullable(id()),
+    dish: text(),
+    portions: Joi.array()
+      .items(strictObject({ eater: id(), mass_g: mass_g() }))
+      .min(1)
+      .max(500),
+  },
+  'thrown-away': { ...LOT, pack: nullable(id()), mass_g: mass_g(), why: text() },
+  struck: { ...BASE, entry: id(), why: text() },
+}
+
+const SCHEMAS = Object.fromEntries(
+  Object.entries(SHAPES).map(([type, shape]) => [type, strictObject({ ...shape, type: Joi.string().valid(type) })]),
+) as Readonly<Record<EntryType, Joi.ObjectSchema>>
+
+/** An entry from outside, held against the shape of its type. */
+export function readEntry(document: unknown): Checked<Entry> {
+  const type = (document as { type?: unknown } | null)?.type
+  if (typeof type !== 'string' || !Object.hasOwn(SCHEMAS, type))
+    return { ok: false, path: 'type', message: `must be one of ${Object.keys(SCHEMAS).join(', ')}` }
+  return check<Entry>(SCHEMAS[type as EntryType], document)
+}
+
+/** The shapes of all entries as Joi alternatives, for the published JSON Schema of a book. */
+export function entryAlternatives(): Joi.Schema {
+  return Joi.alternatives().try(...Object.values(SCHEMAS))
+}

@@ -1,0 +1,174 @@
+import Joi from 'joi'
+import { SEVERITIES, STORES, type Taxon } from '../flora/taxon'
+import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'
+import { check, type Checked } from './check'
+import { goal, part, sensitivity, stage, strictObject, text } from './shapes'
+
+const range = () =>
+  strictObject({
+    low: Joi.number().min(0),
+    usual: Joi.number().min(Joi.ref('low')),
+    high: Joi.number().min(Joi.ref('usual')),
+  })
+const severity = () => Joi.string().valid(...SEVERITIES)
+const monthDay = () => Joi.string().pattern(/^\d{2}-\d{2}$/)
+const list = (item: Joi.Schema) => Joi.array().items(item)
+const season = () => Joi.string().valid('spring', 'summer', 'autumn', 'winter')
+const says = { says: text() }
+
+const answer = Joi.alternatives().try(
+  strictObject({ kind: Joi.valid('control'), ...says }),
+  strictObject({ kind: Joi.valid('ground'), fact: Joi.valid('manured'), mustBe: Joi.valid('no'), ...says }),
+  strictObject({ kind: Joi.valid('amount'), ...says }),
+  strictObject({ kind: Joi.valid('person'), who: list(sensitivity()).min(1), ...says }),
+  strictObject({ kind: Joi.valid('refusal'), ...says }),
+)
+
+const limit = Joi.alternatives().try(
+  strictObject({
+    measure: Joi.valid('rolling-boil'),
+    minutes: Joi.number().greater(0),
+    acceptedTo_m: Joi.number().min(0).max(5000),
+    added: list(strictObject({ from_m: Joi.number().min(0), minutes: Joi.number().greater(0) })),
+  }),
+  strictObject({
+    measure: Joi.valid('food-temperature'),
+    temp_C: Joi.number().min(40).max(100),
+    minutes: Joi.number().greater(0),
+  }),
+  strictObject({ measure: Joi.valid('dried-to'), moisture: Joi.number().greater(0).less(1) }),
+  strictObject({ measure: Joi.valid('seen'), sign: text() }),
+)
+
+const step = Joi.object({
+  op: text().required(),
+  minutes: strictObject({ low: Joi.number().greater(0), high: Joi.number().min(Joi.ref('low')) }),
+  temp_C: Joi.number(),
+  waterRatio: strictObject({ least: Joi.number().greater(0), usual: Joi.number().min(Joi.ref('least')) }),
+  water: Joi.valid('discard', 'may-keep'),
+  control: list(text()).required(),
+  critical: Joi.boolean().required(),
+  limit,
+  check: text(),
+  onlyFor: list(goal()).min(1),
+}).custom((value: { critical: boolean; limit?: unknown }, helpers) =>
+  value.critical && value.limit === undefined
+    ? helpers.message({ custom: '{{#label}} is critical and states no limit' })
+    : value,
+)
+
+const use = Joi.object({
+  part: part().required(),
+  alsoCalled: list(part()),
+  stage: stage().required(),
+  verdict: Joi.valid('raw-ok', 'cook', 'leach-then-cook', 'flavouring-only', 'never').required(),
+  whyNever: Joi.when('verdict', { is: 'never', then: text().required(), otherwise: Joi.forbidden() }),
+  instead: text(),
+  window: strictObject({ from: monthDay(), to: monthDay() }),
+  tenderness: text(),
+  cut: text(),
+  hazards: list(
+    strictObject({
+      id: text(),
+      kind: Joi.valid('mechanical', 'palate', 'toxic', 'untreatable', 'amount', 'biological', 'person'),
+      level: Joi.valid('trace', 'low', 'moderate', 'high', 'deadly'),
+      note: text().allow(''),
+      answers: list(answer).min(1),
+    }),
+  ).required(),
+  trim: list(text()).required(),
+  protocols: list(
+    strictObject({
+      name: text(),
+      standing: Joi.valid('usual', 'cautious', 'minimal', 'contested', 'not-advised'),
+      goals: list(goal()).min(1),
+      steps: list(step).min(1),
+      why: text(),
+    }),
+  ).required(),
+  edibleFraction: range(),
+  cookedYield: range(),
+  moisture: range(),
+  bulk_g_per_L: Joi.number().greater(0),
+  portion_g: Joi.number().greater(0),
+  firstTaste_g: Joi.number().greater(0),
+  keepsRaw_days: strictObject({ ambient: Joi.number().min(0), chilled: Joi.number().min(0) }),
+  stores: list(
+    strictObject({
+      store: Joi.valid(...STORES),
+      after: Joi.valid('raw', 'treated', 'dried'),
+      limit: Joi.alternatives().try(
+        strictObject({ measure: Joi.valid('store-temperature'), atMost_C: Joi.number().max(8) }),
+        strictObject({ measure: Joi.valid('dried-to'), moisture: Joi.number().greater(0).max(0.2) }),
+      ),
+      keeps: strictObject({
+        low: Joi.number().greater(0),
+        high: Joi.number().min(Joi.ref('low')),
+        unit: Joi.valid('days', 'months'),
+      }),
+      says: text(),
+    }),
+  ).required(),
+  amounts: list(
+    strictObject({ perDay_g: Joi.number().greater(0), who: Joi.valid('adult', 'child', 'infant'), why: text() }),
+  ).required(),
+  cautionFor: list(
+    Joi.object({
+      who: sensitivity().required(),
+      what: Joi.valid('avoid', 'limit').required(),
+      perDay_g: Joi.number().greater(0),
+      why: text().required(),
+    }),
+  ).required(),
+  dishes: list(text()).required(),
+})
+
+const characters = Joi.object(
+  Object.fromEntries(
+    Object.entries(CHARACTERS).map(([name, { states }]) => [
+      name,
+      list(Joi.valid(...states))
+        .min(1)
+        .unique(),
+    ]),
+  ),
+)
+
+const taxon = Joi.object({
+  scientificName: Joi.string()
+    .pattern(/^[A-Z][a-z]+ [a-z-]+$/)
+    .required(),
+  synonyms: list(text()).required(),
+  family: text().required(),
+  commonNames: strictObject({ en: list(text()).min(1), de: list(text()), fr: list(text()) }).required(),
+  role: Joi.valid('food', 'restricted', 'danger', 'bystander').required(),
+  severity: severity().required(),
+  neverFood: Joi.when('role', { is: 'danger', then: text().required(), otherwise: Joi.forbidden() }),
+  lifeForm: text().required(),
+  harvestTolerance: Joi.valid('high', 'medium', 'low', 'none'),
+  yearsToMaturity: Joi.number().greater(0),
+  standing: Joi.valid('often-invasive', 'abundant', 'common', 'uncommon', 'at-risk', 'protected').required(),
+  habitat: list(Joi.valid(...HABITAT_STATES)).required(),
+  companions: list(text()).required(),
+  accumulates: list(text()).required(),
+  wildlifeHost: text(),
+  range: text(),
+  characters: characters.required(),
+  visible: Joi.object()
+    .pattern(Joi.valid(...Object.keys(CHARACTERS)), list(season()).min(1))
+    .required(),
+  keyCharacters: list(Joi.valid(...Object.keys(CHARACTERS)))
+    .min(1)
+    .unique()
+    .required(),
+  lookalikes: list(
+    strictObject({ scientificName: text(), severity: severity(), why: text(), tells: list(text()).min(1) }),
+  ).required(),
+  uses: list(use).required(),
+  sources: list(text()).min(1).required(),
+})
+
+/** A record held against the one schema of the catalogue. */
+export function readTaxon(document: unknown): Checked<Taxon> {
+  return check<Taxon>(taxon, document)
+}

@@ -1,0 +1,201 @@
+import Joi from 'joi'
+import { findTaxon, searchCatalogue, type Catalogue } from '../flora/catalogue'
+import { CHARACTERS } from '../flora/vocabulary'
+import { blanchLoad, chillIce, type BlanchLoadInput, type ChillInput } from '../heat/balance'
+import { boilingPoint, type BoilInput } from '../heat/boil'
+import { clear, seasonOf } from '../identity/clear'
+import { dryTarget } from '../keep/dryTarget'
+import { plan, type PlanInput } from '../treatment/plan'
+import { check, type Checked } from './check'
+import { count, eaterKind, elevation_m, goal, mass_g, massOrNone_g, part, sensitivity, stage, text } from './shapes'
+
+/** A verb of the command line: the shape of its input and the function of the core that answers it. */
+interface Verb {
+  readonly tells: string
+  readonly schema: Joi.ObjectSchema
+  readonly answer: (input: never, catalogue: Catalogue) => unknown
+}
+
+const temp = () => Joi.number().min(-60).max(150)
+const volume_mL = () => Joi.number().min(0).max(1e7)
+const share = () => Joi.number().min(0).less(1)
+
+interface ClearInput {
+  readonly taxon: string
+  readonly observed: Readonly<Record<string, string | readonly string[]>>
+  readonly notVisible?: readonly string[]
+  readonly date?: string
+  readonly encounters?: number
+  readonly certain?: boolean
+}
+
+const stateOf = (states: readonly string[]) => Joi.valid(...states)
+const observed = Joi.object(
+  Object.fromEntries(
+    Object.entries(CHARACTERS).map(([name, { states }]) => [
+      name,
+      Joi.alternatives().try(stateOf(states), Joi.array().items(stateOf(states)).min(1).unique()),
+    ]),
+  ),
+)
+  .required()
+  .messages({
+    'object.unknown': '{{#label}} is not a character of the vocabulary',
+    'alternatives.match': '{{#label}} has no such state; the vocabulary lists its states',
+  })
+
+const VERBS: Readonly<Record<string, Verb>> = {
+  boil: {
+    tells: 'the boiling point at an elevation or pressure, with sugar and salt',
+    schema: Joi.object({
+      elevation_m: elevation_m(),
+      pressure_hPa: Joi.number().min(250).max(1200),
+      sucrose_brix: Joi.number().min(0).max(85),
+      salt_g_per_kg_water: Joi.number().min(0).max(390),
+    })
+      .xor('elevation_m', 'pressure_hPa')
+      .messages({
+        'object.missing': 'elevation_m or pressure_hPa is missing; give one',
+        'object.xor': 'elevation_m and pressure_hPa cannot both be given; leave one out',
+      }),
+    answer: (input: BoilInput) => boilingPoint(input),
+  },
+  chill: {
+    tells: 'the ice that brings hot food and water to a target',
+    schema: Joi.object({
+      food_g: massOrNone_g().required(),
+      foodTemp_C: temp().min(0).required(),
+      water_mL: volume_mL().required(),
+      waterTemp_C: temp().min(0).required(),
+      target_C: temp().min(0).required(),
+    }),
+    answer: (input: ChillInput) => chillIce(input),
+  },
+  'blanch-load': {
+    tells: 'the most food that a rolling boil takes, and the time to the boil',
+    schema: Joi.object({
+      power_W: Joi.number().greater(0).max(1e6).required(),
+      efficiency: Joi.number().greater(0).max(1).required(),
+      elevation_m: elevation_m().required(),
+      water_mL: volume_mL().greater(0).required(),
+      foodTemp_C: temp().max(60).required(),
+      recovery_s: Joi.number().greater(0).max(3600).required(),
+      waterTemp_C: temp().min(0).max(60),
+    }),
+    answer: (input: BlanchLoadInput) => blanchLoad(input),
+  },
+  'dry-target': {
+    tells: 'the mass at which a batch is dry enough',
+    schema: Joi.object({
+      start_g: mass_g().required(),
+      startMoisture: share().required(),
+      targetMoisture: share()
+        .max(Joi.ref('startMoisture'))
+        .required()
+        .messages({ 'number.max': '{{#label}} must be at most startMoisture' }),
+    }),
+    answer: (input: Parameters<typeof dryTarget>[0]) => dryTarget(input),
+  },
+  clear: {
+    tells: 'whether what was seen clears a claimed plant, and what to look at next',
+    schema: Joi.object({
+      taxon: text().required(),
+      observed,
+      notVisible: Joi.array()
+        .items(Joi.valid(...Object.keys(CHARACTERS)))
+        .unique(),
+      date: Joi.string()
+        .pattern(/^\d{4}-\d{2}-\d{2}$/)
+        .messages({ 'string.pattern.base': '{{#label}} must be a day such as 2027-05-16' }),
+      encounters: count(),
+      certain: Joi.boolean(),
+    }),
+    answer: answerClear,
+  },
+  plan: {
+    tells: 'what it takes to make a picking safe here, or why it is refused',
+    schema: Joi.object({
+      taxon: text().required(),
+      part: part(),
+      stage: stage(),
+      mass_g: mass_g().required(),
+      goal: goal().required(),
+      storage: Joi.valid('none', 'room', 'chilled', 'frozen'),
+      perDay_g: Joi.number().min(0).max(10_000),
+      eaters: Joi.array()
+        .items(Joi.object({ kind: eaterKind().required(), sensitivities: Joi.array().items(sensitivity()).unique() }))
+        .min(1)
+        .max(500),
+      kitchen: Joi.object({
+        elevation_m: elevation_m(),
+        power_W: Joi.number().greater(0).max(1e6),
+        efficiency: Joi.number().greater(0).max(1),
+        pots_mL: Joi.array().items(volume_mL().greater(0)).min(1).max(50),
+        water_mL: volume_mL(),
+        waterTemp_C: temp().min(0).max(60),
+        fuel_kWh: Joi.number().min(0).max(1000),
+        ice_g: massOrNone_g(),
+        washWater: Joi.valid('safe', 'germs', 'chemicals'),
+      }),
+      school: text(),
+    }),
+    answer: (input: PlanInput, catalogue: Catalogue) => plan(input, catalogue),
+  },
+  catalogue: {
+    tells: 'the records, so that other programs can read them',
+    schema: Joi.object({ query: Joi.string().allow('').max(200) }),
+    answer: ({ query }: { query?: string }, catalogue: Catalogue) => searchCatalogue(catalogue, query),
+  },
+}
+
+/** The verbs and what each tells, in the order of the contract. */
+export function listVerbs(): readonly { readonly verb: string; readonly tells: string }[] {
+  return Object.entries(VERBS).map(([verb, { tells }]) => ({ verb, tells }))
+}
+
+/** The input of a verb as JSON Schema; undefined when there is no such verb. */
+export function verbJsonSchema(verb: string): object | undefined {
+  const found = verbOf(verb)
+  return found === undefined
+    ? undefined
+    : { title: `ellop ${verb}`, ...found.schema['~standard'].jsonSchema.input({ target: 'draft-2020-12' }) }
+}
+
+/** The answer to one document, or where and why it is refused; undefined when there is no such verb. */
+export function answerVerb(verb: string, document: unknown, catalogue: Catalogue): Checked<unknown> | undefined {
+  const found = verbOf(verb)
+  if (found === undefined) return undefined
+  const checked = check<never>(found.schema.required().label('(document)'), document)
+  if (!checked.ok) return checked
+  if (verb === 'clear' && findTaxon(catalogue, (checked.value as ClearInput).taxon) === undefined)
+    return { ok: false, path: 'taxon', message: `${(checked.value as ClearInput).taxon} is not in the catalogue` }
+  return { ok: true, value: found.answer(checked.value, catalogue) }
+}
+
+function verbOf(verb: string): Verb | undefined {
+  return Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined
+}
+
+function answerClear(input: ClearInput, catalogue: Catalogue): unknown {
+  const observedLists = Object.fromEntries(
+    Object.entries(input.observed).map(([character, seen]) => [character, [seen].flat()]),
+  )
+  const { gate, contradictions, missing, standing, next } = clear(
+    {
+      taxon: input.taxon,
+      observed: observedLists,
+      ...(input.notVisible === undefined ? {} : { notVisible: input.notVisible }),
+      ...(input.date === undefined ? {} : { season: seasonOf(input.date) }),
+      ...(input.encounters === undefined ? {} : { encounters: input.encounters }),
+      ...(input.certain === undefined ? {} : { certain: input.certain }),
+    },
+    catalogue,
+  )
+  return {
+    gate,
+    contradictions: contradictions.map((each) => ({ ...each, observed: input.observed[each.character] })),
+    missing,
+    standing: standing.map(({ taxon, severity, ruledOutBy }) => ({ taxon, severity, ruledOutBy })),
+    next,
+  }
+}

@@ -1,0 +1,166 @@
+import type { Range } from '../quantity/range'
+import type { Part, Sensitivity, Stage } from './vocabulary'
+
+/** How bad it is to eat one plant for another. */
+export type Severity = 'deadly' | 'toxic' | 'irritant' | 'unpleasant' | 'harmless'
+export const SEVERITIES: readonly Severity[] = ['deadly', 'toxic', 'irritant', 'unpleasant', 'harmless']
+
+/** One accepted species: the facts of the catalogue. Unknown stays absent. */
+export interface Taxon {
+  readonly scientificName: string
+  readonly synonyms: readonly string[]
+  readonly family: string
+  readonly commonNames: {
+    readonly en: readonly string[]
+    readonly de: readonly string[]
+    readonly fr: readonly string[]
+  }
+  readonly role: 'food' | 'restricted' | 'danger' | 'bystander'
+  /** How bad it is to eat it in mistake for something else. */
+  readonly severity: Severity
+  readonly neverFood?: string
+  readonly lifeForm: string
+  readonly harvestTolerance?: 'high' | 'medium' | 'low' | 'none'
+  readonly yearsToMaturity?: number
+  readonly standing: 'often-invasive' | 'abundant' | 'common' | 'uncommon' | 'at-risk' | 'protected'
+  readonly habitat: readonly string[]
+  readonly companions: readonly string[]
+  readonly accumulates: readonly string[]
+  readonly wildlifeHost?: string
+  readonly range?: string
+  readonly characters: Readonly<Record<string, readonly string[]>>
+  readonly visible: Readonly<Record<string, readonly Season[]>>
+  readonly keyCharacters: readonly string[]
+  readonly lookalikes: readonly LookAlike[]
+  readonly uses: readonly Use[]
+  readonly sources: readonly string[]
+}
+
+export type Season = 'spring' | 'summer' | 'autumn' | 'winter'
+
+export interface LookAlike {
+  readonly scientificName: string
+  readonly severity: Severity
+  readonly why: string
+  readonly tells: readonly string[]
+}
+
+/** One part at one stage, and what may be made of it. */
+export interface Use {
+  readonly part: Part
+  /** Parts by which a cook may call the same picking (the leaf of a leafy top). */
+  readonly alsoCalled?: readonly Part[]
+  readonly stage: Stage
+  readonly verdict: 'raw-ok' | 'cook' | 'leach-then-cook' | 'flavouring-only' | 'never'
+  /** For `never`: the reason, and what is food instead. */
+  readonly whyNever?: string
+  readonly instead?: string
+  readonly window?: { readonly from: string; readonly to: string }
+  readonly tenderness?: string
+  readonly cut?: string
+  readonly hazards: readonly UseHazard[]
+  readonly trim: readonly string[]
+  readonly protocols: readonly Protocol[]
+  readonly edibleFraction?: Range
+  readonly cookedYield?: Range
+  readonly moisture?: Range
+  readonly bulk_g_per_L?: number
+  readonly portion_g?: number
+  readonly firstTaste_g?: number
+  readonly keepsRaw_days?: { readonly ambient: number; readonly chilled: number }
+  readonly stores: readonly StoreRule[]
+  readonly amounts: readonly AmountCap[]
+  readonly cautionFor: readonly Caution[]
+  readonly dishes: readonly string[]
+}
+
+export type HazardLevel = 'trace' | 'low' | 'moderate' | 'high' | 'deadly'
+export type HazardKind = 'mechanical' | 'palate' | 'toxic' | 'untreatable' | 'amount' | 'biological' | 'person'
+
+export interface UseHazard {
+  readonly id: string
+  readonly kind: HazardKind
+  readonly level: HazardLevel
+  readonly note: string
+  /** Any one of the controls, ground facts or refusals will do; amounts and persons always hold as well. */
+  readonly answers: readonly HazardAnswer[]
+}
+
+/** What makes a hazard harmless, or says no. */
+export type HazardAnswer =
+  | { readonly kind: 'control'; readonly says: string }
+  | { readonly kind: 'ground'; readonly fact: 'manured'; readonly mustBe: 'no'; readonly says: string }
+  | { readonly kind: 'amount'; readonly says: string }
+  | { readonly kind: 'person'; readonly who: readonly Sensitivity[]; readonly says: string }
+  | { readonly kind: 'refusal'; readonly says: string }
+
+/** A school: one accepted way, complete and in order. */
+export interface Protocol {
+  readonly name: string
+  readonly standing: 'usual' | 'cautious' | 'minimal' | 'contested' | 'not-advised'
+  readonly goals: readonly Goal[]
+  readonly steps: readonly Step[]
+  readonly why: string
+}
+
+export const GOALS = [
+  'eat-raw', 'eat', 'tea', 'flavouring', 'dry', 'freeze', 'flour', 'ferment', 'pickle', 'syrup', 'jam', 'infused-oil',
+  'infused-vinegar', 'can',
+] as const // prettier-ignore
+export type Goal = (typeof GOALS)[number]
+
+export interface Step {
+  readonly op: string
+  readonly minutes?: { readonly low: number; readonly high: number }
+  readonly temp_C?: number
+  /** Litres of water to a kilogram of food. */
+  readonly waterRatio?: { readonly least: number; readonly usual: number }
+  readonly water?: 'discard' | 'may-keep'
+  readonly control: readonly string[]
+  readonly critical: boolean
+  readonly limit?: CriticalLimit
+  readonly check?: string
+  /** Goals for which the step is needed; all where absent. */
+  readonly onlyFor?: readonly Goal[]
+}
+
+/** A critical limit always states its measure. */
+export type CriticalLimit =
+  | {
+      readonly measure: 'rolling-boil'
+      readonly minutes: number
+      /** The highest elevation for which the record accepts the limit. */
+      readonly acceptedTo_m: number
+      /** Minutes added from an elevation up; looked up, never computed. */
+      readonly added: readonly { readonly from_m: number; readonly minutes: number }[]
+    }
+  | { readonly measure: 'food-temperature'; readonly temp_C: number; readonly minutes: number }
+  | { readonly measure: 'dried-to'; readonly moisture: number }
+  | { readonly measure: 'seen'; readonly sign: string }
+
+export interface StoreRule {
+  readonly store: Store
+  /** What must have been done to the food first. */
+  readonly after: 'raw' | 'treated' | 'dried'
+  readonly limit:
+    | { readonly measure: 'store-temperature'; readonly atMost_C: number }
+    | { readonly measure: 'dried-to'; readonly moisture: number }
+  readonly keeps: { readonly low: number; readonly high: number; readonly unit: 'days' | 'months' }
+  readonly says: string
+}
+
+export const STORES = ['frozen', 'chilled', 'dried'] as const
+export type Store = (typeof STORES)[number]
+
+export interface AmountCap {
+  readonly perDay_g: number
+  readonly who: 'adult' | 'child' | 'infant'
+  readonly why: string
+}
+
+export interface Caution {
+  readonly who: Sensitivity
+  readonly what: 'avoid' | 'limit'
+  readonly perDay_g?: number
+  readonly why: string
+}

@@ -1,0 +1,86 @@
+/**
+ * What a character is and the states it can have. `group` joins characters that are not independent of one another: two
+ * tells out of one group count as one. `cost` says what looking costs the plant or the looker.
+ */
+export interface CharacterDef {
+  readonly label: string
+  /** The question put to the cook, before any plant is named. */
+  readonly ask: string
+  readonly group: string
+  readonly cost: 'look' | 'handle' | 'dig' | 'taste'
+  readonly states: readonly string[]
+}
+
+const HABITATS = [
+  'woodland', 'hedge', 'meadow', 'disturbed', 'riverside', 'still-water', 'bog', 'saltmarsh', 'dune', 'scrub', 'desert',
+  'heath', 'mountain', 'garden', 'roadside',
+] as const // prettier-ignore
+
+function character(
+  label: string,
+  ask: string,
+  group: string,
+  cost: CharacterDef['cost'],
+  states: string,
+): CharacterDef {
+  return { label, ask, group, cost, states: states.split(', ') }
+}
+
+/** Every character and its states, in the order of the vocabulary. */
+export const CHARACTERS: Readonly<Record<string, CharacterDef>> = {
+  habit: character('Habit', 'How does the whole plant grow?', 'size', 'look', 'prostrate, mat, rosette, erect, climbing, shrub, tree, floating, emergent'),
+  height: character('Height', 'How tall is it?', 'size', 'look', 'under-15cm, 15-60cm, 60-200cm, over-200cm'),
+  leafArrangement: character('How the leaves sit', 'How do the leaves sit on the stem?', 'leafArrangement', 'look', 'opposite, alternate, basal-rosette, whorled, bundled, spiral-all-round, two-ranked, sheathing-round-stem, fan-flat'),
+  leafType: character('Kind of leaf', 'What kind of leaf is it?', 'leafForm', 'look', 'simple, palmate, pinnate, ternate, twice-divided, feathery, needle, scale, strap, round-peltate'),
+  leafShape: character('Leaf shape', 'What shape is the leaf?', 'leafForm', 'look', 'heart, egg, lance, oblong, round, spatula, arrow, kidney, linear, lobed'),
+  leafMargin: character('Leaf edge', 'What is the edge of the leaf like?', 'leafMargin', 'look', 'entire, crenate, serrate, lobed, spiny, backward-toothed'),
+  leafBase: character('Leaf base', 'How does the leaf join the stem?', 'leafBase', 'look', 'stalked, stalkless, clasping, sheathing, central-stalk'),
+  leafTexture: character('Feel of the leaf', 'How does the leaf feel?', 'leafTexture', 'handle', 'thin, fleshy, leathery, waxy, papery, deep-veined'),
+  leafSurface: character('Leaf surface', 'What is on the leaf?', 'surface', 'handle', 'hairless, downy-below, hairy-both, stinging-hairs, spiny-midrib, mealy, white-marbled, shiny'),
+  stemSection: character('Stem, cut across', 'Roll the stem between finger and thumb. What is its section?', 'stemSection', 'handle', 'round, square, flat-sided, ridged, three-angled'),
+  stemCore: character('Inside of the stem', 'What is inside the stem?', 'stemCore', 'handle', 'hollow, pithy, solid, spongy'),
+  stemSurface: character('Stem surface', 'What is on the stem?', 'surface', 'handle', 'smooth, one-line-of-hairs, hairy-all-round, stinging, thorny, purple-blotched, waxy-bloom, hooked-bristles, prickly'),
+  sap: character('Sap', 'What comes out where it breaks?', 'sap', 'handle', 'clear, milky, yellow-orange, slimy, sticky-resin, none-noticeable'),
+  crushedScent: character('Crushed scent', 'With clean hands: what does a crushed leaf smell of?', 'scent', 'handle', 'none, garlic-onion, celery-carrot, anise, mint, wintergreen, cucumber, fruity, resin-citrus, cabbage-mustard, chamomile, mousy-foul, sweet-hay, almond'),
+  taste: character('Taste', 'What does a crumb taste of? Spit it out.', 'taste', 'taste', 'not-to-be-tasted, mild, sour, bitter, salty, peppery, sweet'),
+  flowerColour: character('Flower colour', 'What colour are the flowers?', 'flowerColour', 'look', 'white, cream, yellow, orange, pink, red, purple, blue, green, brown'),
+  flowerSymmetry: character('Flower form', 'Is the flower even all round, or does it have a left and a right?', 'flowerForm', 'look', 'regular, two-sided, none-visible'),
+  petals: character('Petals', 'How many petals?', 'flowerForm', 'look', '3, 4, 5, 5-deeply-split, 6, many, composite-head, none'),
+  inflorescence: character('How the flowers stand', 'How do the flowers stand together?', 'inflorescence', 'look', 'solitary-leafless-stalk, solitary, umbel, compound-umbel, raceme, spike, panicle, head, cluster-flat, cigar-spike, axillary-cluster, catkin'),
+  fruit: character('Fruit', 'What kind of fruit is it?', 'fruit', 'look', 'capsule, pod, berry-single, berry-compound, drupe, aril, nut-in-cup, winged, burr, dry-with-parachute, split-pair, pepo, hip, pome'),
+  fruitColour: character('Fruit colour', 'What colour is the fruit?', 'fruitColour', 'look', 'green, red, orange, yellow, blue-black, purple, brown, white'),
+  underground: character('Underground', 'What is under the ground?', 'underground', 'dig', 'tap-root-long, tap-root-swollen-chambered, fibrous, rhizome, tuber, corm-coated, bulb-coated, bulb-scaly, globose-root, cluster-of-tubers'),
+  needleSection: character('Needle section', 'Roll one needle. What is its section?', 'needle', 'look', 'flat, four-sided, half-round'),
+  needleSeat: character('Seat of the needle', 'How does the needle sit on the twig?', 'needle', 'look', 'peg, flush-disc, bundle-sheath, decurrent'),
+  cone: character('Cone', 'What are the cones like?', 'cone', 'look', 'hanging, upright, three-pronged-bracts, small-round, none'),
+  bark: character('Bark', 'What is the bark like?', 'bark', 'look', 'smooth-pale, furrowed, knobbly, peeling, papery'),
+  habitatSeen: character('Where it grows', 'What sort of place is this?', 'habitat', 'look', HABITATS.join(', ')),
+} // prettier-ignore
+
+/** The parts of a plant that can be food, in the words of the vocabulary. */
+export const PARTS = [
+  'leaf', 'leafy-top', 'shoot', 'stem', 'midrib', 'flower', 'flower-bud', 'pollen', 'fruit', 'seed', 'nut', 'root',
+  'rhizome', 'corm', 'bulb', 'tuber', 'bark', 'sap', 'needle-tip', 'thallus',
+] as const // prettier-ignore
+export type Part = (typeof PARTS)[number]
+
+/** The stages at which a part may be picked. */
+export const STAGES = [
+  'emerging', 'young', 'mature', 'in-bud', 'flowering', 'seeding', 'unripe', 'ripe', 'dormant', 'any',
+] as const // prettier-ignore
+export type Stage = (typeof STAGES)[number]
+
+/** What an eater may be sensitive to. */
+export const SENSITIVITIES = [
+  'aspirin', 'kidney-stone', 'kidney-disease', 'anticoagulant', 'pregnancy', 'infant', 'child', 'aster-allergy',
+  'latex-allergy', 'nut-allergy', 'celery-allergy', 'g6pd', 'liver-disease', 'low-sodium', 'diabetes',
+  'immunocompromised', 'heart-medicine', 'legume-allergy', 'pollen-allergy', 'bowel-disease',
+] as const // prettier-ignore
+export type Sensitivity = (typeof SENSITIVITIES)[number]
+
+export const HABITAT_STATES: readonly string[] = HABITATS
+
+/** A state or id in plain words: `axillary-cluster` → `axillary cluster`. */
+export function plainWords(id: string): string {
+  return id.replaceAll('-', ' ')
+}

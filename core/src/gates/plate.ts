@@ -1,0 +1,146 @@
+import { findTaxon } from '../flora/catalogue'
+import type { Taxon, Use } from '../flora/taxon'
+import type { Sensitivity } from '../flora/vocabulary'
+import { discardBy, storeRule } from '../keep/storage'
+import type { EaterId } from '../log/entry'
+import { kitchenAt, type EaterState } from '../log/houseState'
+import type { LotState, PackState, Portion } from '../lot/lotState'
+import { eatenBy, rawEatenOn, rawPerServed } from '../meal/eaten'
+import { formatMass } from '../quantity/format'
+import { minutesBetween } from '../quantity/instant'
+import { lotUse } from '../treatment/progress'
+import { storedAs } from './keep'
+import { finding, type Finding, type GateState, type JudgeContext } from './verdict'
+
+/** Cooked food that stood longer than this is not served: SAF-17, the two-hour rule of food safety practice with the meal itself. */
+export const STANDS_AT_MOST_MINUTES = 240
+/** Hours that must lie between a first taste and an ordinary portion. */
+const FIRST_TASTE_WAIT_MINUTES = 12 * 60
+/** Half a gram: what a kitchen scale rounds away. */
+const SCALE_g = 0.5
+
+/** What one eater may have of this food now, and why not more. */
+export interface EaterVerdict {
+  readonly eater: EaterId
+  readonly name: string
+  readonly state: GateState
+  /** The most of it as served, g; 0 where refused. */
+  readonly most_g: number
+  readonly reasons: readonly string[]
+}
+
+/** What a serving puts before whom, from the lot in hand or from a pack of it. */
+export interface ServingIntent {
+  readonly portions: readonly Portion[]
+  readonly pack: PackState | null
+}
+
+/** Opens for these eaters when sensitivities were asked and allow it, amounts a day are kept, and the food has life left. */
+export function plateGate(lot: LotState, context: JudgeContext, intent: ServingIntent | undefined): Finding {
+  if (intent === undefined || intent.portions.length === 0) return finding([], ['Choose who eats it.'])
+  const stale = lifeReasons(lot, context, intent.pack)
+  const verdicts = intent.portions.map(({ eater, mass_g }) => ({ mass_g, verdict: eaterVerdict(lot, context, eater) }))
+  const closed = verdicts.flatMap(({ mass_g, verdict }) => {
+    if (verdict.state === 'closed') return verdict.reasons
+    return verdict.state === 'open' && mass_g > verdict.most_g + SCALE_g
+      ? [
+          `${verdict.name}: ${formatMass(mass_g)} is more than ${formatMass(verdict.most_g)}. ${verdict.reasons.join(' ')}`,
+        ]
+      : []
+  })
+  const ajar = verdicts.flatMap(({ verdict }) => (verdict.state === 'ajar' ? verdict.reasons : []))
+  return finding(
+    [...stale, ...closed],
+    ajar,
+    verdicts.flatMap(({ verdict }) => verdict.reasons),
+  )
+}
+
+/** One eater against one lot: sensitivities, what was already eaten of the plant that day, and the first taste. */
+export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId): EaterVerdict {
+  const { book, catalogue, now } = context
+  const eater = book.house.eaters[id]
+  const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
+  const use = taxon === undefined ? undefined : lotUse(lot, taxon)
+  const say = (state: GateState, most_g: number, reasons: readonly string[]): EaterVerdict => ({
+    eater: id,
+    name: eater?.name ?? id,
+    state,
+    most_g,
+    reasons,
+  })
+  if (eater === undefined) return say('ajar', 0, ['This eater is not known yet.'])
+  if (eater.sensitivities === null)
+    return say('ajar', 0, [`${eater.name} was not asked about sensitivities yet. Not asked is not none.`])
+  if (taxon === undefined || use === undefined) return say('closed', 0, ['Nothing is on record about eating this.'])
+  const cautions = cautionsFor(use, eater)
+  const avoid = cautions.filter(({ what }) => what === 'avoid')
+  if (avoid.length > 0) return say('closed', 0, [`Not for ${eater.name}: ${avoid.map(({ why }) => why).join(' ')}`])
+  const caps = capsFor(use, eater, cautions)
+  const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
+  const factor = rawPerServed(lot)
+  const had_g = rawEatenOn({ book, catalogue, eater: id, taxon, at: now, timeZone })
+  const left = caps.map((cap) => ({ ...cap, left_g: Math.max(0, cap.perDay_g - had_g) / factor }))
+  const first = firstTaste(use, taxon, id, context)
+  const limits = [...left.map(({ left_g, why }) => ({ left_g, why })), ...(first === undefined ? [] : [first])]
+  const tightest = limits.reduce((a, b) => (b.left_g < a.left_g ? b : a), { left_g: Infinity, why: '' })
+  const reasons = [
+    ...cautions.map(({ why }) => `${eater.name}: ${why}`),
+    ...(tightest.why === '' ? [] : [`${eater.name}: ${formatMass(tightest.left_g)} at most now. ${tightest.why}`]),
+  ]
+  return say(tightest.left_g <= 0 ? 'closed' : 'open', tightest.left_g, reasons)
+}
+
+function cautionsFor(use: Use, eater: EaterState) {
+  const own: readonly Sensitivity[] = [...(eater.sensitivities ?? []), ...(eater.kind === 'adult' ? [] : [eater.kind])]
+  return use.cautionFor.filter(({ who }) => own.includes(who))
+}
+
+/** Daily caps in trimmed raw grams. A child without a figure of its own gets half an adult's; an infant without one gets nothing. */
+function capsFor(
+  use: Use,
+  eater: EaterState,
+  cautions: Use['cautionFor'],
+): readonly { perDay_g: number; why: string }[] {
+  const own = use.amounts.filter(({ who }) => who === eater.kind)
+  const adult = use.amounts.filter(({ who }) => who === 'adult')
+  const share = eater.kind === 'infant' ? 0 : 0.5
+  const derived = adult.map(({ perDay_g, why }) => ({ perDay_g: perDay_g * share, why }))
+  const limited = cautions.flatMap(({ perDay_g, why }) => (perDay_g === undefined ? [] : [{ perDay_g, why }]))
+  return [...(own.length > 0 || eater.kind === 'adult' ? own : derived), ...limited]
+}
+
+/** The first-taste rule: a very little of a plant never eaten before, then a wait. */
+function firstTaste(use: Use, taxon: Taxon, eater: EaterId, { book, catalogue, now }: JudgeContext) {
+  if (use.firstTaste_g === undefined) return undefined
+  const earlier = eatenBy(book, catalogue, eater, taxon).filter(({ serving }) => serving.at <= now)
+  const first = earlier[0]
+  if (first !== undefined && minutesBetween(first.serving.at, now) >= FIRST_TASTE_WAIT_MINUTES) return undefined
+  const had_g = earlier.reduce((sum, { mass_g }) => sum + mass_g, 0)
+  return {
+    left_g: Math.max(0, use.firstTaste_g - had_g),
+    why: 'Their first taste of this plant: a little, then wait until tomorrow and see how it sits.',
+  }
+}
+
+function lifeReasons(lot: LotState, context: JudgeContext, pack: PackState | null): readonly string[] {
+  const { catalogue, now } = context
+  if (pack === null) {
+    const cookedAt = lot.runs
+      .flatMap(({ done }) => (done === null ? [] : [done.at]))
+      .sort()
+      .at(-1)
+    const stood = cookedAt === undefined || storedAs(lot, context) === 'dried' ? 0 : minutesBetween(cookedAt, now)
+    return stood > STANDS_AT_MOST_MINUTES
+      ? [
+          `It has stood for ${Math.round(stood / 60)} hours since it was cooked. Throw it away; next time chill or freeze it at once.`,
+        ]
+      : []
+  }
+  const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
+  const use = taxon === undefined ? undefined : lotUse(pack.lotThen, taxon)
+  const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
+  if (rule === undefined) return ['The record does not allow the way this pack was kept.']
+  const until = discardBy(rule, pack.at)
+  return until <= now ? [`This pack was to be thrown away on ${until.slice(0, 10)}.`] : []
+}

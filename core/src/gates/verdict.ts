@@ -1,0 +1,49 @@
+import type { Catalogue } from '../flora/catalogue'
+import type { BookState } from '../log/fold'
+import type { Instant } from '../quantity/instant'
+
+/** The eight gates, in the order of the work. */
+export const GATES = ['identity', 'ground', 'take', 'sort', 'makeSafe', 'palate', 'keep', 'plate'] as const
+export type Gate = (typeof GATES)[number]
+
+export const GATE_NAMES: Readonly<Record<Gate, string>> = {
+  identity: 'Identity',
+  ground: 'Ground',
+  take: 'Take',
+  sort: 'Sort',
+  makeSafe: 'Make safe',
+  palate: 'Palate',
+  keep: 'Keep',
+  plate: 'Plate',
+}
+
+/** open; ajar: something still to be seen or done; closed: no, and why. */
+export type GateState = 'open' | 'ajar' | 'closed'
+
+/** What a gate finds, before it is stamped. Never thrown: the world saying no is a value. */
+export interface Finding {
+  readonly state: GateState
+  /** One plain sentence each; for an open gate, what is worth knowing. */
+  readonly reasons: readonly string[]
+}
+
+/** A gate is a pure function of the log, the catalogue's revision and the instant; its verdict stores all three. */
+export interface GateVerdict extends Finding {
+  readonly gate: Gate
+  readonly at: Instant
+  readonly revision: string
+}
+
+/** What the gates judge by. */
+export interface JudgeContext {
+  readonly book: BookState
+  readonly catalogue: Catalogue
+  readonly now: Instant
+}
+
+/** Closed beats ajar beats open; no reasons against means open. */
+export function finding(closed: readonly string[], ajar: readonly string[], remarks: readonly string[] = []): Finding {
+  if (closed.length > 0) return { state: 'closed', reasons: closed }
+  if (ajar.length > 0) return { state: 'ajar', reasons: ajar }
+  return { state: 'open', reasons: remarks }
+}

@@ -1,0 +1,198 @@
+import { findTaxon, type Catalogue } from '../flora/catalogue'
+import { SEVERITIES, type Season, type Severity, type Taxon } from '../flora/taxon'
+import { CHARACTERS } from '../flora/vocabulary'
+
+export interface Observation {
+  /** The plant that the cook claims it is. */
+  readonly taxon: string
+  /** States seen, by character; several where a stand shows several. */
+  readonly observed: Readonly<Record<string, readonly string[]>>
+  /** Looked for and not to be seen now. */
+  readonly notVisible?: readonly string[]
+  readonly season?: Season
+  readonly encounters?: number
+  readonly certain?: boolean
+}
+
+export interface Contradiction {
+  readonly character: string
+  readonly observed: readonly string[]
+  readonly expected: readonly string[]
+}
+
+export interface StandingTaxon {
+  readonly taxon: string
+  readonly severity: Severity
+  /** Characters that speak against it, one for each independent group. */
+  readonly ruledOutBy: readonly string[]
+  readonly needed: number
+}
+
+export interface Clearance {
+  readonly gate: 'open' | 'ajar' | 'closed'
+  readonly contradictions: readonly Contradiction[]
+  readonly missing: readonly string[]
+  /** Not yet ruled out, worst first. */
+  readonly standing: readonly StandingTaxon[]
+  readonly ruledOut: readonly StandingTaxon[]
+  readonly next: readonly { readonly character: string; readonly rulesOut: readonly string[] }[]
+  readonly encountersNeeded: number
+}
+
+/** Independent tells that must speak against a plant before it counts as ruled out. */
+const TELLS_NEEDED: Readonly<Record<Severity, number>> = {
+  deadly: 2,
+  toxic: 2,
+  irritant: 1,
+  unpleasant: 1,
+  harmless: 1,
+}
+/** How much a standing plant weighs when the next tell is chosen. */
+const DANGER_WEIGHT: Readonly<Record<Severity, number>> = {
+  deadly: 100,
+  toxic: 30,
+  irritant: 5,
+  unpleasant: 1,
+  harmless: 0.1,
+}
+/** Meetings with the plant before it may be eaten, by the worst plant it is mistaken for; never none where one is deadly. */
+const ENCOUNTERS_NEEDED: Readonly<Record<Severity, number>> = {
+  deadly: 3,
+  toxic: 2,
+  irritant: 1,
+  unpleasant: 1,
+  harmless: 1,
+}
+/** A missing key tell is worth asking even where it rules nothing out. */
+const KEY_TELL_WEIGHT = 0.05
+const MONTH_SEASONS: readonly Season[] = [
+  'winter', 'winter', 'spring', 'spring', 'spring', 'summer', 'summer', 'summer', 'autumn', 'autumn', 'autumn', 'winter',
+] // prettier-ignore
+
+/** The season of a calendar day on the northern half of the earth. @example seasonOf('2027-05-16') // 'spring' */
+export function seasonOf(day: string): Season {
+  return MONTH_SEASONS[Number(day.slice(5, 7)) - 1] ?? 'winter'
+}
+
+/**
+ * Holds a claimed plant against what was seen of it, over the whole catalogue.
+ *
+ * A character that shows a state the claimed plant never has contradicts it. Another plant is ruled out by a character
+ * whose observed states it never has; characters of one group count once; deadly and toxic plants need two groups. The
+ * next tell is the one that is expected to remove most of the danger left, destructive looks last, taste only where
+ * nothing harmful stands. Order of observations does not matter.
+ *
+ * Without `encounters` and `certain` the gate is judged by the characters alone.
+ * @throws RangeError when the claimed taxon is not in the catalogue.
+ */
+export function clear(observation: Observation, catalogue: Catalogue): Clearance {
+  const claimed = findTaxon(catalogue, observation.taxon)
+  if (!claimed) throw new RangeError(`clear: expected a taxon of the catalogue, got ${observation.taxon}`)
+  const { observed, encounters, certain } = observation
+  const contradictions = contradictionsOf(claimed, observed)
+  const missing = claimed.keyCharacters.filter((character) => (observed[character] ?? []).length === 0)
+  const others = catalogue.taxa
+    .filter((other) => other !== claimed)
+    .map((other) => standingOf(claimed, other, observed))
+    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity))
+  const standing = others.filter((other) => other.ruledOutBy.length < other.needed)
+  const encountersNeeded = meetingsNeeded(claimed)
+  const harmful = standing.filter(isHarmful)
+  const tooNew = encounters !== undefined && encounters < encountersNeeded
+  const ajar = missing.length > 0 || harmful.length > 0 || tooNew || certain === false
+  return {
+    gate: contradictions.length > 0 ? 'closed' : ajar ? 'ajar' : 'open',
+    contradictions,
+    missing,
+    standing,
+    ruledOut: others.filter((other) => !standing.includes(other)),
+    next: nextTells(claimed, catalogue, observation, standing, missing),
+    encountersNeeded,
+  }
+}
+
+/** Whether eating the plant in mistake would hurt. */
+export function isHarmful({ severity }: { readonly severity: Severity }): boolean {
+  return severity === 'deadly' || severity === 'toxic' || severity === 'irritant'
+}
+
+/** Distinct days on which the plant must have been met before it may be eaten. */
+export function meetingsNeeded(claimed: Taxon): number {
+  return Math.max(...claimed.lookalikes.map(({ severity }) => ENCOUNTERS_NEEDED[severity]), 1)
+}
+
+function contradictionsOf(claimed: Taxon, observed: Observation['observed']): readonly Contradiction[] {
+  return Object.entries(observed).flatMap(([character, states]) => {
+    const expected = claimed.characters[character]
+    const against = expected === undefined ? [] : states.filter((state) => !expected.includes(state))
+    return against.length === 0 || expected === undefined ? [] : [{ character, observed: states, expected }]
+  })
+}
+
+function standingOf(claimed: Taxon, other: Taxon, observed: Observation['observed']): StandingTaxon {
+  const severity = severityOf(claimed, other)
+  const against = Object.entries(observed).filter(([character, states]) => speaksAgainst(other, character, states))
+  const groups = new Map(against.map(([character]) => [CHARACTERS[character]?.group ?? character, character]))
+  return {
+    taxon: other.scientificName,
+    severity,
+    ruledOutBy: [...groups.values()].sort(),
+    needed: TELLS_NEEDED[severity],
+  }
+}
+
+/** The worse of what the claimed plant's record says of the other and what the other's own record says. */
+function severityOf(claimed: Taxon, other: Taxon): Severity {
+  const listed =
+    claimed.lookalikes.find(({ scientificName }) => scientificName === other.scientificName)?.severity ?? 'harmless'
+  return SEVERITIES[Math.min(SEVERITIES.indexOf(listed), SEVERITIES.indexOf(other.severity))] ?? listed
+}
+
+function speaksAgainst(other: Taxon, character: string, states: readonly string[]): boolean {
+  const shown = other.characters[character]
+  return shown !== undefined && states.length > 0 && states.every((state) => !shown.includes(state))
+}
+
+function nextTells(
+  claimed: Taxon,
+  catalogue: Catalogue,
+  { observed, notVisible = [], season }: Observation,
+  standing: readonly StandingTaxon[],
+  missing: readonly string[],
+): Clearance['next'] {
+  const harmStands = standing.some(isHarmful)
+  const open = Object.keys(claimed.characters).filter((character) => {
+    const asked = (observed[character] ?? []).length > 0 || notVisible.includes(character)
+    const seasons = claimed.visible[character]
+    const visible = season === undefined || seasons === undefined || seasons.includes(season)
+    return !asked && visible && !(CHARACTERS[character]?.cost === 'taste' && harmStands)
+  })
+  const rated = open.map((character) => rate(character, claimed, catalogue, standing, missing))
+  return rated
+    .filter(({ worth }) => worth > 0)
+    .sort((a, b) => Number(a.digs) - Number(b.digs) || b.worth - a.worth || (a.character < b.character ? -1 : 1))
+    .map(({ character, rulesOut }) => ({ character, rulesOut }))
+}
+
+function rate(
+  character: string,
+  claimed: Taxon,
+  catalogue: Catalogue,
+  standing: readonly StandingTaxon[],
+  missing: readonly string[],
+) {
+  const def = CHARACTERS[character]
+  const states = claimed.characters[character] ?? []
+  let worth = missing.includes(character) ? KEY_TELL_WEIGHT : 0
+  const rulesOut: string[] = []
+  for (const stands of standing) {
+    const counted = stands.ruledOutBy.some((by) => CHARACTERS[by]?.group === def?.group)
+    const shown = findTaxon(catalogue, stands.taxon)?.characters[character]
+    if (counted || shown === undefined) continue
+    // Each state of the claimed plant is taken as equally likely to be the one seen.
+    const share = states.filter((state) => !shown.includes(state)).length / states.length
+    if (share > 0) rulesOut.push(stands.taxon)
+    worth += (share * DANGER_WEIGHT[stands.severity]) / (stands.needed - stands.ruledOutBy.length)
+  }
+  return { character, rulesOut, worth, digs: def?.cost === 'dig' }
+}

@@ -1,0 +1,61 @@
+// Amounts and moments
+export * from './quantity/format'
+export * from './quantity/instant'
+export * from './quantity/number'
+export * from './quantity/range'
+
+// Plants
+export * from './flora/catalogue'
+export * from './flora/records'
+export * from './flora/taxon'
+export * from './flora/vocabulary'
+export * from './identity/clear'
+
+// The log and what is folded from it
+export * from './log/entries'
+export type * from './log/entry'
+export type { Struck } from './log/entries/struck'
+export * from './log/fold'
+export * from './log/houseState'
+export * from './log/propose'
+export * from './log/stamp'
+
+// The eight gates
+export * from './gates/acts'
+export * from './gates/identity'
+export * from './gates/judge'
+export * from './gates/keep'
+export * from './gates/plate'
+export * from './gates/verdict'
+
+// A lot, as screens draw it
+export * from './lot/doNow'
+export * from './lot/due'
+export * from './lot/gateView'
+export * from './lot/held'
+export * from './lot/lotPlan'
+export * from './lot/lotState'
+export * from './lot/packView'
+export * from './lot/story'
+
+// Ground, take, treatment, store, table
+export * from './ground/facts'
+export * from './ground/verdict'
+export * from './take/rest'
+export * from './take/share'
+export * from './treatment/ledger'
+export * from './treatment/limit'
+export * from './treatment/plan'
+export * from './treatment/progress'
+export * from './keep/dryTarget'
+export * from './keep/storage'
+export * from './meal/eaten'
+
+// Heat
+export * from './heat/balance'
+export * from './heat/boil'
+
+// Edges: files and the command line
+export * from './exchange/bookFile'
+export * from './exchange/entrySchema'
+export * from './exchange/verbs'

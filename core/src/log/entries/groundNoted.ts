@@ -1,0 +1,27 @@
+import { GROUND_FACTS, type GroundFacts, type GroundNote } from '../../ground/facts'
+import type { EntryBase, EntryDef, PatchId } from '../entry'
+import type { HouseState } from '../houseState'
+
+/** A patch is named, or facts of its ground are noted; each fact carries its own date. */
+export interface GroundNoted extends EntryBase {
+  readonly type: 'ground-noted'
+  readonly patch: PatchId
+  readonly name?: string
+  readonly facts: GroundNote
+}
+
+export const groundNoted: EntryDef<GroundNoted, HouseState> = {
+  type: 'ground-noted',
+  apply(house, entry) {
+    const known = house.patches[entry.patch] ?? { id: entry.patch, name: entry.patch, facts: {} }
+    const fresh = GROUND_FACTS.filter((fact) => entry.facts[fact] !== undefined).map((fact) => [
+      fact,
+      { value: entry.facts[fact], at: entry.at },
+    ])
+    const facts: GroundFacts = { ...known.facts, ...Object.fromEntries(fresh) }
+    return {
+      ...house,
+      patches: { ...house.patches, [entry.patch]: { ...known, name: entry.name ?? known.name, facts } },
+    }
+  },
+}

@@ -1,0 +1,18 @@
+import { withFirstCut, withFlow, type LotState, type SortFact } from '../../lot/lotState'
+import type { EntryBase, EntryDef, LotId } from '../entry'
+
+/** Sorted, trimmed, washed and weighed again: only the edible part at an edible stage goes on. */
+export interface Sorted extends EntryBase, Omit<SortFact, 'at'> {
+  readonly type: 'sorted'
+  readonly lot: LotId
+}
+
+export const sorted: EntryDef<Sorted, LotState> = {
+  type: 'sorted',
+  apply(lot, { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash }) {
+    const lost_g = lot.mass_g - kept_g - trimmed_g
+    const trimmed = withFlow(withFirstCut(lot, at), { at, what: 'trimmed', mass_g: trimmed_g, to: trimmedTo })
+    const rest = withFlow(trimmed, { at, what: 'lost-in-sorting', mass_g: lost_g, to: 'dust, drips and scale' })
+    return { ...rest, sorted: { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash } }
+  },
+}

@@ -1,0 +1,20 @@
+import { withFirstCut, type LotState } from '../../lot/lotState'
+import type { EntryBase, EntryDef, LotId } from '../entry'
+
+/** A load goes into a step; for a boil, the moment it boils again. The timer on screen is computed from this. */
+export interface StepBegun extends EntryBase {
+  readonly type: 'step-begun'
+  readonly lot: LotId
+  readonly protocol: string
+  readonly step: number
+  readonly load: number
+  readonly mass_g: number
+}
+
+export const stepBegun: EntryDef<StepBegun, LotState> = {
+  type: 'step-begun',
+  apply: (lot, { id, at, protocol, step, load, mass_g }) => ({
+    ...withFirstCut(lot, at),
+    runs: [...lot.runs, { entry: id, protocol, step, load, mass_g, lotMass_g: lot.mass_g, begunAt: at, done: null }],
+  }),
+}

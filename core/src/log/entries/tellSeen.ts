@@ -1,0 +1,16 @@
+import type { LotState, TellFact } from '../../lot/lotState'
+import type { EntryBase, EntryDef, LotId } from '../entry'
+
+/** The cook looked at one character of this lot. Not visible, could not tell, and several states seen are different answers. */
+export interface TellSeen extends EntryBase, Omit<TellFact, 'entry' | 'at'> {
+  readonly type: 'tell-seen'
+  readonly lot: LotId
+}
+
+export const tellSeen: EntryDef<TellSeen, LotState> = {
+  type: 'tell-seen',
+  apply: (lot, { id, at, character, answer, states }) => ({
+    ...lot,
+    tells: [...lot.tells, { entry: id, at, character, answer, states }],
+  }),
+}

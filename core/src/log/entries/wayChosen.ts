@@ -1,0 +1,16 @@
+import type { Goal } from '../../flora/taxon'
+import type { LotState } from '../../lot/lotState'
+import type { EntryBase, EntryDef, LotId } from '../entry'
+
+/** The cook chose a school and what the lot is for. */
+export interface WayChosen extends EntryBase {
+  readonly type: 'way-chosen'
+  readonly lot: LotId
+  readonly protocol: string
+  readonly goal: Goal
+}
+
+export const wayChosen: EntryDef<WayChosen, LotState> = {
+  type: 'way-chosen',
+  apply: (lot, { protocol, goal, at }) => ({ ...lot, way: { protocol, goal, at } }),
+}

@@ -1,0 +1,17 @@
+import type { LotState, WeighIn } from '../../lot/lotState'
+import type { EntryBase, EntryDef, LotId } from '../entry'
+
+/** A lot begins: what the cook claims it is, where it is from, and what it weighs as picked. */
+export interface WeighedIn extends EntryBase, Omit<WeighIn, 'entry'> {
+  readonly type: 'weighed-in'
+  readonly lot: LotId
+}
+
+export const weighedIn: EntryDef<WeighedIn, LotState> = {
+  type: 'weighed-in',
+  apply: (lot, { id, code, taxon, part, stage, patch, mass_g, pickedAt }) => ({
+    ...lot,
+    weighedIn: { entry: id, code, taxon, part, stage, patch, mass_g, pickedAt },
+    mass_g: lot.mass_g + mass_g,
+  }),
+}

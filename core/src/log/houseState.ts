@@ -1,0 +1,45 @@
+import type { GroundFacts } from '../ground/facts'
+import type { Sensitivity } from '../flora/vocabulary'
+import type { Instant } from '../quantity/instant'
+import type { EaterId, PatchId } from './entry'
+
+/** What holds for the whole book and not for one lot: kitchens, patches, eaters, meetings with plants. */
+export interface HouseState {
+  /** Oldest first; the last is the one in force. */
+  readonly kitchens: readonly KitchenFact[]
+  readonly patches: Readonly<Record<PatchId, PatchState>>
+  readonly eaters: Readonly<Record<EaterId, EaterState>>
+  readonly meetings: readonly { readonly taxon: string; readonly at: Instant; readonly stage: string }[]
+}
+
+export interface KitchenFact {
+  readonly at: Instant
+  readonly name: string
+  readonly elevation_m: number
+  readonly timeZone: string
+  readonly burner: { readonly power_W: number; readonly efficiency: number }
+  readonly pots_mL: readonly number[]
+  readonly waterTemp_C: number
+  readonly ice_g: number
+}
+
+export interface PatchState {
+  readonly id: PatchId
+  readonly name: string
+  readonly facts: GroundFacts
+}
+
+export interface EaterState {
+  readonly id: EaterId
+  readonly name: string
+  readonly kind: 'adult' | 'child' | 'infant'
+  /** null: not asked yet, which is not the same as none. */
+  readonly sensitivities: readonly Sensitivity[] | null
+}
+
+export const EMPTY_HOUSE: HouseState = { kitchens: [], patches: {}, eaters: {}, meetings: [] }
+
+/** The kitchen as it was at an instant; the first one for earlier instants, undefined when none was ever noted. */
+export function kitchenAt(house: HouseState, at: Instant): KitchenFact | undefined {
+  return house.kitchens.findLast((kitchen) => kitchen.at <= at) ?? house.kitchens[0]
+}

@@ -1,0 +1,94 @@
+import { shutFor } from '../gates/acts'
+import { packAsLot } from '../gates/judge'
+import type { Gate, JudgeContext } from '../gates/verdict'
+import type { EaterId, EntryId, LotId, PackId } from '../log/entry'
+import { addEntries, type BookLog } from '../log/fold'
+import type { Struck } from '../log/entries/struck'
+import { gateViews, type GateView } from './gateView'
+import { packView } from './packView'
+
+/** Food whose gates have shut behind it: packs to hold back and people who have eaten. */
+export interface HeldFood {
+  readonly packs: readonly { readonly lot: LotId; readonly pack: PackId; readonly why: readonly string[] }[]
+  readonly servings: readonly {
+    readonly lot: LotId
+    readonly entry: EntryId
+    readonly dish: string
+    readonly eaters: readonly EaterId[]
+    readonly gates: readonly Gate[]
+  }[]
+}
+
+/** Gates that speak of the food itself, not of the moment or the table: those that can shut behind a serving. */
+const FOOD_GATES: readonly Gate[] = ['identity', 'ground', 'sort', 'makeSafe']
+
+/**
+ * Every pack with something left and every serving of the last so many days whose food is not, by what is known now, behind
+ * open gates. Servings stay facts: they are listed, never undone.
+ */
+export function heldFood(context: JudgeContext): HeldFood {
+  const lots = [...context.book.lots.values()]
+  return {
+    packs: lots.flatMap((lot) =>
+      lot.packs
+        .filter(({ mass_g }) => mass_g > 0)
+        .map((pack) => packView(lot, pack, context))
+        .filter(({ held }) => held.length > 0)
+        .map(({ pack, held }) => ({ lot: lot.id, pack: pack.id, why: held })),
+    ),
+    servings: lots.flatMap((lot) =>
+      lot.servings.flatMap(({ entry, dish, portions, lotThen, pack, at }) => {
+        const source = lot.packs.find(({ id }) => id === pack)
+        const food =
+          source === undefined
+            ? { ...lotThen, tells: lot.tells, attestedAt: lot.attestedAt, strays: lot.strays }
+            : packAsLot(lot, source)
+        const gates = shutFor('serve', food, { ...context, now: at })
+          .map(({ gate }) => gate)
+          .filter((gate) => FOOD_GATES.includes(gate))
+        return gates.length === 0
+          ? []
+          : [{ lot: lot.id, entry, dish, eaters: portions.map(({ eater }) => eater), gates }]
+      }),
+    ),
+  }
+}
+
+/** What a strike-out would change, told before it is made. */
+export interface StrikePreview {
+  readonly gates: readonly {
+    readonly lot: LotId
+    readonly gate: Gate
+    readonly from: GateView['state']
+    readonly to: GateView['state']
+  }[]
+  readonly lotsGone: readonly LotId[]
+  readonly newlyHeld: HeldFood
+}
+
+/** The book with and without an entry, compared: gates that change, packs held and eaters concerned. */
+export function strikePreview(log: BookLog, strike: Struck, context: Omit<JudgeContext, 'book'>): StrikePreview {
+  const after = addEntries(log, [strike])
+  const before = { ...context, book: log.state }
+  const then = { ...context, book: after.state }
+  const lots = [...log.state.lots.keys()]
+  const held = heldFood(then)
+  const heldBefore = heldFood(before)
+  return {
+    gates: lots.flatMap((id) => {
+      const was = log.state.lots.get(id)
+      const is = after.state.lots.get(id)
+      if (was === undefined || is === undefined || was.weighedIn === null || is.weighedIn === null) return []
+      const now = gateViews(is, then)
+      return gateViews(was, before).flatMap(({ gate, state }, index) => {
+        const to = now[index]?.state ?? state
+        return to === state ? [] : [{ lot: id, gate, from: state, to }]
+      })
+    }),
+    lotsGone: lots.filter((id) => (after.state.lots.get(id)?.weighedIn ?? null) === null),
+    newlyHeld: {
+      packs: held.packs.filter(({ pack }) => !heldBefore.packs.some((each) => each.pack === pack)),
+      servings: held.servings.filter(({ entry }) => !heldBefore.servings.some((each) => each.entry === entry)),
+    },
+  }
+}

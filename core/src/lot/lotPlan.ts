@@ -1,0 +1,68 @@
+import { findTaxon } from '../flora/catalogue'
+import type { Goal } from '../flora/taxon'
+import type { JudgeContext } from '../gates/verdict'
+import type { EaterState } from '../log/houseState'
+import { kitchenAt } from '../log/houseState'
+import { plan, type Plan } from '../treatment/plan'
+import { lotUse } from '../treatment/progress'
+import type { LotState } from './lotState'
+
+/** The plan for a lot in this kitchen, by its way and goal or those asked for. Not sorted yet: by the share that is usually kept. */
+export function lotPlan(
+  lot: LotState,
+  context: JudgeContext,
+  wanted: { readonly goal?: Goal; readonly school?: string } = {},
+): Plan | undefined {
+  const { weighedIn } = lot
+  const kitchen = kitchenAt(context.book.house, context.now)
+  const taxon = weighedIn === null ? undefined : findTaxon(context.catalogue, weighedIn.taxon)
+  if (weighedIn === null || taxon === undefined || lot.mass_g <= 0) return undefined
+  const usual = lot.sorted === null ? (lotUse(lot, taxon)?.edibleFraction?.usual ?? 1) : 1
+  const school = wanted.school ?? lot.way?.protocol
+  return plan(
+    {
+      taxon: weighedIn.taxon,
+      part: weighedIn.part,
+      stage: lot.sorted?.stageSeen ?? weighedIn.stage,
+      mass_g: (lot.runs[0]?.lotMass_g ?? lot.mass_g) * usual,
+      goal: wanted.goal ?? lot.way?.goal ?? 'eat',
+      ...(school === undefined ? {} : { school }),
+      ...(kitchen === undefined
+        ? {}
+        : {
+            kitchen: {
+              elevation_m: kitchen.elevation_m,
+              power_W: kitchen.burner.power_W,
+              efficiency: kitchen.burner.efficiency,
+              pots_mL: kitchen.pots_mL,
+              waterTemp_C: kitchen.waterTemp_C,
+              ice_g: kitchen.ice_g,
+            },
+          }),
+    },
+    context.catalogue,
+  )
+}
+
+/** Whether the blanching water may be kept for soup: by the ground it grew on and the people at the table. */
+export function waterVerdict(lot: LotState, context: JudgeContext): { readonly keep: boolean; readonly says: string } {
+  const patch = lot.weighedIn === null ? undefined : context.book.house.patches[lot.weighedIn.patch]
+  const eaters: readonly EaterState[] = Object.values(context.book.house.eaters)
+  const fed = patch?.facts.manured?.value !== 'no'
+  const unasked = eaters.filter(({ sensitivities }) => sensitivities === null)
+  const barred = eaters.filter(
+    ({ kind, sensitivities }) =>
+      kind === 'infant' || (sensitivities ?? []).some((each) => each === 'kidney-disease' || each === 'kidney-stone'),
+  )
+  const reasons = [
+    ...(fed ? ['the ground is fed or nobody knows, so the water carries nitrate'] : []),
+    ...barred.map(({ name, kind }) => `${name} must not have it (${kind === 'infant' ? 'infant' : 'kidneys'})`),
+    ...unasked.map(({ name }) => `${name} was not asked`),
+  ]
+  return reasons.length === 0
+    ? {
+        keep: true,
+        says: `Keep it for soup: ${patch?.name ?? 'the ground'} is not fed, and nobody at the table is an infant or has trouble with the kidneys.`,
+      }
+    : { keep: false, says: `Throw it away: ${reasons.join('; ')}.` }
+}

@@ -1,0 +1,71 @@
+import { commonName, findTaxon } from '../flora/catalogue'
+import { plainWords } from '../flora/vocabulary'
+import { packAsLot, judge } from '../gates/judge'
+import { storedAs } from '../gates/keep'
+import type { Gate, JudgeContext } from '../gates/verdict'
+import { bestBefore, discardBy, storeRule } from '../keep/storage'
+import type { Instant } from '../quantity/instant'
+import { lotUse, protocolOf } from '../treatment/progress'
+import type { LotState, PackState } from './lotState'
+
+/** A pack as its label and its place in the larder tell it. */
+export interface PackView {
+  readonly pack: PackState
+  readonly lot: LotState
+  readonly label: string
+  readonly scientificName: string
+  readonly patch: string
+  readonly code: string
+  readonly done: string
+  /** What is still due before it is food; empty when nothing is. */
+  readonly due: readonly string[]
+  readonly notYetFood: boolean
+  readonly bestBefore: Instant | null
+  readonly discardBy: Instant | null
+  readonly state: 'good' | 'past-best' | 'discard'
+  /** Gates that have shut behind it: it is held. */
+  readonly held: readonly string[]
+  readonly storeSays: string
+}
+
+const PACK_GATES: readonly Gate[] = ['identity', 'ground', 'sort']
+
+/** All that a label, the larder and the table must know of a pack. */
+export function packView(lot: LotState, pack: PackState, context: JudgeContext): PackView {
+  const { catalogue, book, now } = context
+  const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
+  const use = taxon === undefined ? undefined : lotUse(pack.lotThen, taxon)
+  const food = packAsLot(lot, pack)
+  const safe = judge('makeSafe', food, context)
+  const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
+  const until = rule === undefined ? null : discardBy(rule, pack.at)
+  const best = rule === undefined ? null : bestBefore(rule, pack.at)
+  const protocol = use === undefined ? undefined : protocolOf(pack.lotThen, use)
+  const held = PACK_GATES.map((gate) => judge(gate, food, context))
+    .filter(({ state }) => state !== 'open')
+    .flatMap(({ reasons }) => reasons)
+  return {
+    pack,
+    lot,
+    label: taxon === undefined ? 'Unknown plant' : `${commonName(taxon)} ${partWord(lot.weighedIn?.part ?? '')}`,
+    scientificName: taxon?.scientificName ?? '',
+    patch: (lot.weighedIn === null ? undefined : book.house.patches[lot.weighedIn.patch]?.name) ?? 'unknown patch',
+    code: lot.weighedIn?.code ?? '',
+    done: safe.state === 'open' ? (protocol?.name ?? '') : 'nothing yet',
+    due: safe.state === 'open' ? [] : safe.reasons,
+    notYetFood: safe.state !== 'open',
+    bestBefore: best,
+    discardBy: until,
+    state: until !== null && until <= now ? 'discard' : best !== null && best <= now ? 'past-best' : 'good',
+    held,
+    storeSays: rule?.says ?? 'The record does not allow this store: use it up or throw it away.',
+  }
+}
+
+/** A part as it follows a plant's name: `leafy-top` is said “tops”. */
+export function partWord(part: string): string {
+  if (part === 'leafy-top') return 'tops'
+  return ['leaf', 'shoot', 'seed', 'root'].includes(part)
+    ? ({ leaf: 'leaves', shoot: 'shoots', seed: 'seed', root: 'roots' }[part] ?? part)
+    : plainWords(part)
+}

@@ -1,0 +1,65 @@
+/** A moment as ISO 8601 in UTC with milliseconds, so that text order is time order: `2027-05-16T14:05:00.000Z`. */
+export type Instant = string
+
+export const MINUTE_ms = 60_000
+export const HOUR_ms = 60 * MINUTE_ms
+export const DAY_ms = 24 * HOUR_ms
+
+/** Milliseconds since 1970 of an instant. */
+export function toMs(instant: Instant): number {
+  return Date.parse(instant)
+}
+
+/** The instant at so many milliseconds since 1970. */
+export function fromMs(ms: number): Instant {
+  return new Date(ms).toISOString()
+}
+
+/** Minutes from one instant to a later one; negative when it is earlier. */
+export function minutesBetween(from: Instant, to: Instant): number {
+  return (toMs(to) - toMs(from)) / MINUTE_ms
+}
+
+/** The instant so many days later. */
+export function addDays(instant: Instant, days: number): Instant {
+  return fromMs(toMs(instant) + days * DAY_ms)
+}
+
+/** The instant so many calendar months later; a day that the month lacks becomes its last day. */
+export function addMonths(instant: Instant, months: number): Instant {
+  const start = new Date(toMs(instant))
+  const moved = new Date(start)
+  moved.setUTCDate(1)
+  moved.setUTCMonth(start.getUTCMonth() + months)
+  const lastDay = new Date(Date.UTC(moved.getUTCFullYear(), moved.getUTCMonth() + 1, 0)).getUTCDate()
+  moved.setUTCDate(Math.min(start.getUTCDate(), lastDay))
+  return moved.toISOString()
+}
+
+/** Whether a text is an instant in the one form that the log uses. */
+export function isInstant(text: string): boolean {
+  const ms = Date.parse(text)
+  return Number.isFinite(ms) && new Date(ms).toISOString() === text
+}
+
+/** The calendar day (`2027-05-16`) of an instant in the kitchen's time zone. */
+export function dayOf(instant: Instant, timeZone: string): string {
+  return calendar('en-CA', timeZone, { year: 'numeric', month: '2-digit', day: '2-digit' }).format(toMs(instant))
+}
+
+/** The time of day (`14:05`) of an instant in the kitchen's time zone. */
+export function timeOf(instant: Instant, timeZone: string): string {
+  return calendar('en-GB', timeZone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(toMs(instant))
+}
+
+/** The day for people (`Sun 16 May`), with the year on demand (`Sun 16 May 2027`). */
+export function formatDay(instant: Instant, timeZone: string, withYear = false): string {
+  const parts = calendar('en-GB', timeZone, { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' })
+    .formatToParts(toMs(instant))
+    .reduce<Record<string, string>>((all, part) => ({ ...all, [part.type]: part.value }), {})
+  return `${parts['weekday']} ${parts['day']} ${parts['month']}${withYear ? ` ${parts['year']}` : ''}`
+}
+
+function calendar(locale: string, timeZone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  return new Intl.DateTimeFormat(locale, { timeZone, ...options })
+}

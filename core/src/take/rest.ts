@@ -1,0 +1,39 @@
+import { findTaxon, type Catalogue } from '../flora/catalogue'
+import type { Taxon } from '../flora/taxon'
+import type { PatchId } from '../log/entry'
+import type { BookState } from '../log/fold'
+import type { StandFact } from '../lot/lotState'
+import { addDays, type Instant } from '../quantity/instant'
+import { fairShare, restYears } from './share'
+
+export interface Picking {
+  readonly over: boolean
+  readonly fair: number
+  readonly text: string
+}
+
+/** A picking held against the fair share of its stand. */
+export function pickingOf(taxon: Taxon, stand: StandFact): Picking {
+  const share = fairShare({ taxon, ...stand })
+  const over = stand.taken > share.stems
+  const excess = `${stand.taken} cut, ${share.stems} was fair (${share.text}) Food, yes; the patch rests.`
+  return { over, fair: share.stems, text: over ? excess : `${stand.taken} cut. ${share.text}` }
+}
+
+/** Until when a patch rests from a plant after more than its share was taken; undefined when it does not rest. */
+export function restsUntil(
+  book: BookState,
+  catalogue: Catalogue,
+  patch: PatchId,
+  taxonName: string,
+): Instant | undefined {
+  const taxon = findTaxon(catalogue, taxonName)
+  if (taxon === undefined) return undefined
+  const ends = [...book.lots.values()].flatMap(({ weighedIn, stand }) => {
+    const same = weighedIn?.patch === patch && findTaxon(catalogue, weighedIn.taxon) === taxon
+    return same && stand !== null && pickingOf(taxon, stand).over
+      ? [addDays(stand.at, Math.round(restYears(taxon) * 365.25))]
+      : []
+  })
+  return ends.sort().at(-1)
+}

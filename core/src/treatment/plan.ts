@@ -1,0 +1,508 @@
+import { commonName, findTaxon, usesOf, type Catalogue } from '../flora/catalogue'
+import type { Caution, Goal, Protocol, Step, Taxon, Use } from '../flora/taxon'
+import { plainWords, type Part, type Sensitivity, type Stage } from '../flora/vocabulary'
+import { chillIce, DEFAULT_WATER_C } from '../heat/balance'
+import { formatList, formatMass } from '../quantity/format'
+import { multiplyRanges, scaleRange, type Range } from '../quantity/range'
+import { planBlanch, type BlanchPlan } from './blanchPlan'
+import { limitHere } from './limit'
+
+export interface PlanInput {
+  readonly taxon: string
+  readonly part?: Part
+  readonly stage?: Stage
+  /** Trimmed, as it goes into the treatment. */
+  readonly mass_g: number
+  readonly goal: Goal
+  readonly storage?: 'none' | 'room' | 'chilled' | 'frozen'
+  readonly perDay_g?: number
+  readonly eaters?: readonly PlanEater[]
+  readonly kitchen?: PlanKitchen
+  readonly school?: string
+}
+
+export interface PlanEater {
+  readonly kind: 'adult' | 'child' | 'infant'
+  readonly sensitivities?: readonly Sensitivity[]
+}
+
+export interface PlanKitchen {
+  readonly elevation_m?: number
+  readonly power_W?: number
+  readonly efficiency?: number
+  readonly pots_mL?: readonly number[]
+  readonly water_mL?: number
+  readonly waterTemp_C?: number
+  readonly fuel_kWh?: number
+  readonly ice_g?: number
+  readonly washWater?: 'safe' | 'germs' | 'chemicals'
+}
+
+export interface PlanReason {
+  readonly about: string
+  readonly text: string
+}
+
+export interface PlannedStep {
+  readonly op: string
+  readonly minutes?: number
+  readonly temp_C?: number
+  readonly water_mL?: number
+  readonly critical: boolean
+  readonly control: readonly string[]
+  readonly limit?: string
+  readonly check?: string
+  readonly ice_g?: number
+  /** Discard, or may be kept by ground and eater. */
+  readonly water?: 'discard' | 'may-keep'
+  readonly loads?: {
+    readonly count: number
+    readonly load_g: number
+    readonly recovery_s: number
+    readonly toBoil_min: number
+    readonly fillings: number
+  }
+  readonly fuel_kWh?: number
+}
+
+export interface Plan {
+  readonly verdict: 'allow' | 'conditional' | 'refuse'
+  readonly reasons: readonly PlanReason[]
+  readonly steps: readonly PlannedStep[]
+  readonly yield_g?: Range
+  readonly instead?: string
+  readonly way?: string
+  readonly otherWays?: readonly { readonly name: string; readonly standing: string; readonly why: string }[]
+}
+
+/** What a kitchen is taken to have where it does not say [planning values]. */
+const KITCHEN_DEFAULT = { elevation_m: 0, power_W: 2000, efficiency: 0.55, pots_mL: [5000], washWater: 'safe' as const }
+const FOOD_TEMP_C = 15
+/** Cold water around a load while it is chilled, mL a gram, and the temperature wanted. */
+const REFRESH_mL_PER_g = 2
+const REFRESH_TO_C = 5
+/** Litres of bath to a kilogram where the record has no figure. */
+const LEAST_RATIO = 5
+const BOILED_OPS = ['blanch', 'boil']
+const DRY_GOALS: readonly Goal[] = ['dry', 'tea', 'flavouring', 'flour']
+/** Stores that shut out air round moist, low-acid food. */
+const AIRLESS: readonly Goal[] = ['infused-oil', 'can']
+
+/**
+ * What it takes to make a picking safe and good in this kitchen for these eaters, or why it is refused.
+ *
+ * A verdict, one reason for each hazard, eater, store and look-alike, and the steps of one accepted school with every
+ * number filled in. The school is the named one, else the cautious, else the usual, else the minimal one that this kitchen
+ * can carry out; a critical limit that cannot be reached here is never rescaled. Contested schools only when named.
+ * Identity is taken as certain. Masses are of trimmed food as it goes in; yields are drained.
+ */
+export function plan(input: PlanInput, catalogue: Catalogue): Plan {
+  const taxon = findTaxon(catalogue, input.taxon)
+  if (taxon === undefined)
+    return refuse(
+      [{ about: 'identity', text: `${input.taxon} is not in the catalogue, so nothing about it can be said.` }],
+      'a plant that is in the catalogue',
+    )
+  const uses = usesOf(taxon, input.part, input.stage)
+  if (uses.length === 0)
+    return refuse(
+      [{ about: 'identity', text: taxon.neverFood ?? nothingOnRecord(taxon, input) }, ...doubles(taxon)],
+      otherFood(taxon),
+    )
+  const food = uses.filter(({ verdict }) => verdict !== 'never')
+  const [first] = food
+  if (first === undefined)
+    return refuse(
+      [...neverReasons(uses), ...doubles(taxon)],
+      uses.find(({ instead }) => instead)?.instead ?? otherFood(taxon),
+    )
+  const settled = input.part !== undefined && input.stage !== undefined && input.stage !== 'any'
+  // A refused use of the same part and stage outranks an allowed one.
+  if (settled && food.length < uses.length) return refuse([...neverReasons(uses), ...doubles(taxon)], otherFood(taxon))
+  const planned = food.map((use) => planUse(taxon, use, input))
+  const best = planned.find(({ verdict }) => verdict !== 'refuse') ?? planned[0]
+  if (best === undefined) throw new RangeError('plan: expected at least one use')
+  if (settled || uses.length === 1 || best.verdict === 'refuse') return best
+  return { ...best, verdict: 'conditional', reasons: [...whichAreFood(uses), ...best.reasons] }
+}
+
+function planUse(taxon: Taxon, use: Use, input: PlanInput): Plan {
+  const eaters = input.eaters ?? [{ kind: 'adult' as const }]
+  const barred = cautions(use, eaters, 'avoid')
+  if (barred.length > 0) return refuse([...barred, ...doubles(taxon)], 'something else for these eaters')
+  const tooMuch = overCap(use, eaters, input.perDay_g)
+  if (tooMuch !== undefined) return refuse([tooMuch.reason, ...doubles(taxon)], tooMuch.instead)
+  const store = storeReasons(taxon, use, input)
+  if (store.refused !== undefined) return refuse([store.refused, ...doubles(taxon)], store.instead)
+  const chosen = chooseWay(use, input)
+  if ('refused' in chosen) return refuse([...chosen.refused, ...doubles(taxon)], chosen.instead)
+  const { protocol, steps, notes } = chosen
+  const reasons = [
+    ...hazardReasons(use, protocol, input.goal),
+    ...notes,
+    ...cautions(use, eaters, 'limit'),
+    ...amountReasons(use, eaters),
+    ...store.reasons,
+    ...doubles(taxon),
+  ]
+  const essential = steps.some(({ critical }) => critical) || reasons.some(({ about }) => about === 'eater')
+  const cooked = use.cookedYield !== undefined && !DRY_GOALS.includes(input.goal) && input.goal !== 'eat-raw'
+  return {
+    verdict: essential ? 'conditional' : 'allow',
+    reasons,
+    steps,
+    yield_g: scaleRange(cooked && use.cookedYield ? use.cookedYield : driedYield(use, input.goal), input.mass_g),
+    way: protocol.name,
+    otherWays: use.protocols
+      .filter((each) => each !== protocol)
+      .map(({ name, standing, why }) => ({ name, standing, why })),
+  }
+}
+
+/** What is kept of the mass by drying, from the moisture on record to a tenth of water; all of it where nothing is dried. */
+function driedYield(use: Use, goal: Goal): Range {
+  if (!DRY_GOALS.includes(goal) || use.moisture === undefined) return { low: 1, usual: 1, high: 1 }
+  const { low, usual, high } = use.moisture
+  return multiplyRanges({ low: 1 - high, usual: 1 - usual, high: 1 - low }, { low: 1, usual: 1 / 0.9, high: 1 / 0.9 })
+}
+
+type Way = {
+  readonly protocol: Protocol
+  readonly steps: readonly PlannedStep[]
+  readonly notes: readonly PlanReason[]
+}
+type NoWay = { readonly refused: readonly PlanReason[]; readonly instead: string }
+
+function chooseWay(use: Use, input: PlanInput): Way | NoWay {
+  const goal = input.goal
+  const fitting = use.protocols.filter(({ goals }) => goals.includes(goal))
+  const named = use.protocols.find(({ name }) => name === input.school)
+  if (input.school !== undefined && named === undefined)
+    return {
+      refused: [
+        {
+          about: 'school',
+          text: `No school called “${input.school}” is on record; there are ${formatList(use.protocols.map(({ name }) => name))}.`,
+        },
+      ],
+      instead: 'one of those schools',
+    }
+  const accepted = ['cautious', 'usual', 'minimal'].flatMap((standing) =>
+    fitting.filter((each) => each.standing === standing),
+  )
+  const tried = named === undefined ? accepted : fitting.filter((each) => each === named)
+  if (tried.length === 0) return { refused: [noWayReason(use, goal, named)], instead: waysOnRecord(use) }
+  const failures: PlanReason[] = []
+  for (const protocol of tried) {
+    const made = fillSteps(protocol, input)
+    if ('steps' in made) return { protocol, steps: made.steps, notes: [...failures, ...made.notes] }
+    failures.push({ about: made.about, text: `${protocol.name}: ${made.text}` })
+  }
+  return {
+    refused: failures,
+    instead: failures.some(({ about }) => about === 'kitchen')
+      ? 'a smaller amount, or a kitchen with more water, fuel or a lower place'
+      : waysOnRecord(use),
+  }
+}
+
+function fillSteps(
+  protocol: Protocol,
+  input: PlanInput,
+): { steps: readonly PlannedStep[]; notes: readonly PlanReason[] } | PlanReason {
+  const kitchen = { ...KITCHEN_DEFAULT, ...input.kitchen }
+  const notes: PlanReason[] = []
+  const steps: PlannedStep[] = []
+  const wanted = protocol.steps.filter(({ onlyFor }) => onlyFor?.includes(input.goal) ?? true)
+  let water_mL = kitchen.water_mL
+  let blanch: BlanchPlan | undefined
+  for (const step of wanted) {
+    const limit = step.limit === undefined ? undefined : limitHere(step.limit, kitchen.elevation_m)
+    if (limit !== undefined && !limit.reachable) return { about: 'kitchen', text: limit.says }
+    const washing = step.op === 'wash' || step.op === 'rinse'
+    const laterHeat = protocol.steps.some(
+      ({ op, critical }) => critical && ['blanch', 'boil', 'simmer', 'steam', 'infuse-water'].includes(op),
+    )
+    if (washing && kitchen.washWater === 'chemicals')
+      return {
+        about: 'water',
+        text: 'this water carries chemicals; no washing or cooking takes those out. Use other water.',
+      }
+    if (washing && kitchen.washWater === 'germs' && !laterHeat)
+      return { about: 'water', text: 'this water carries germs and nothing here is cooked afterwards.' }
+    if (washing && kitchen.washWater === 'germs')
+      notes.push({ about: 'water', text: 'The washing water carries germs: the boil afterwards is what answers them.' })
+    if (BOILED_OPS.includes(step.op)) {
+      const bath = {
+        mass_g: input.mass_g,
+        minutes: limit?.minutes ?? step.minutes?.high ?? 0,
+        foodTemp_C: FOOD_TEMP_C,
+        kitchen: { ...kitchen, ...(water_mL === undefined ? {} : { water_mL }) },
+      }
+      const ample = planBlanch({ ...bath, leastRatio: step.waterRatio?.usual ?? LEAST_RATIO })
+      const planned = ample.fits ? ample : planBlanch({ ...bath, leastRatio: step.waterRatio?.least ?? LEAST_RATIO })
+      if (!planned.fits) return { about: 'kitchen', text: planned.shortage.says }
+      blanch = planned.plan
+      water_mL = water_mL === undefined ? undefined : water_mL - blanch.water_mL
+      steps.push(boiledStep(step, blanch, limit))
+      continue
+    }
+    const needs_mL = step.waterRatio === undefined ? undefined : input.mass_g * step.waterRatio.usual
+    const least_mL = step.waterRatio === undefined ? 0 : input.mass_g * step.waterRatio.least
+    if (water_mL !== undefined && least_mL > water_mL)
+      return {
+        about: 'kitchen',
+        text: `the ${step.op} takes at least ${(least_mL / 1000).toFixed(1)} L of water and ${(water_mL / 1000).toFixed(1)} L are left.`,
+      }
+    const use_mL = needs_mL === undefined ? undefined : Math.min(needs_mL, water_mL ?? needs_mL)
+    water_mL = water_mL === undefined ? undefined : water_mL - (use_mL ?? 0)
+    steps.push(
+      plainStep(step, limit, use_mL, input, kitchen.waterTemp_C ?? DEFAULT_WATER_C, blanch, notes, kitchen.ice_g),
+    )
+  }
+  return { steps, notes }
+}
+
+function boiledStep(step: Step, blanch: BlanchPlan, limit: ReturnType<typeof limitHere> | undefined): PlannedStep {
+  const { loads, load_g, recovery_s, toBoil_min, fillings } = blanch
+  return {
+    op: step.op,
+    ...(limit?.reachable ? { minutes: limit.minutes, limit: limit.says } : {}),
+    temp_C: roundTo(blanch.boil_C, 1),
+    water_mL: Math.round(blanch.bath_mL),
+    critical: step.critical,
+    control: step.control,
+    ...(step.water === undefined ? {} : { water: step.water }),
+    ...(step.check === undefined ? {} : { check: step.check }),
+    loads: {
+      count: loads,
+      load_g: roundTo(load_g, 1),
+      recovery_s: Math.round(recovery_s),
+      toBoil_min: roundTo(toBoil_min, 1),
+      fillings,
+    },
+    fuel_kWh: roundTo(blanch.fuel_kWh, 2),
+  }
+}
+
+function plainStep(
+  step: Step,
+  limit: ReturnType<typeof limitHere> | undefined,
+  water_mL: number | undefined,
+  input: PlanInput,
+  waterTemp_C: number,
+  blanch: BlanchPlan | undefined,
+  notes: PlanReason[],
+  ice_g: number | undefined,
+): PlannedStep {
+  const minutes = limit?.reachable && limit.minutes > 0 ? limit.minutes : step.minutes?.high
+  const temp_C = (limit?.reachable ? limit.temp_C : null) ?? step.temp_C
+  const ice = step.op === 'refresh' && blanch !== undefined ? refreshIce(input.mass_g, blanch, waterTemp_C) : undefined
+  if (ice !== undefined && ice_g !== undefined && ice_g < ice)
+    notes.push({
+      about: 'kitchen',
+      text: `${formatMass(ice)} of ice would be wanted and there are ${formatMass(ice_g)}: use cold water, changed as soon as it feels warm, until the food is cold right through.`,
+    })
+  return {
+    op: step.op,
+    ...(minutes === undefined ? {} : { minutes }),
+    ...(temp_C === undefined ? {} : { temp_C }),
+    ...(water_mL === undefined ? {} : { water_mL: Math.round(water_mL) }),
+    critical: step.critical,
+    control: step.control,
+    ...(limit?.reachable && step.limit?.measure !== 'seen' ? { limit: limit.says } : {}),
+    ...(step.check === undefined ? {} : { check: step.check }),
+    ...(step.water === undefined ? {} : { water: step.water }),
+    ...(ice === undefined ? {} : { ice_g: Math.round(ice) }),
+  }
+}
+
+/** Ice for all loads together, each chilled in fresh water. */
+function refreshIce(mass_g: number, { boil_C }: BlanchPlan, waterTemp_C: number): number {
+  return chillIce({
+    food_g: mass_g,
+    foodTemp_C: boil_C,
+    water_mL: mass_g * REFRESH_mL_PER_g,
+    waterTemp_C,
+    target_C: REFRESH_TO_C,
+  }).ice_g
+}
+
+function storeReasons(
+  taxon: Taxon,
+  use: Use,
+  { goal, storage }: PlanInput,
+): { refused?: PlanReason; instead: string; reasons: readonly PlanReason[] } {
+  const instead = waysOnRecord(use)
+  const refused = (text: string) => ({ refused: { about: 'store', text }, instead, reasons: [] })
+  if (AIRLESS.includes(goal))
+    return refused(
+      `${commonName(taxon)} is moist and low in acid: shut off from air ${goal === 'can' ? 'in a jar outside a tested recipe' : 'under oil'} it can grow botulism, which nobody sees or smells.`,
+    )
+  const dries = DRY_GOALS.includes(goal)
+  const wanted = storage === undefined ? (goal === 'freeze' ? 'frozen' : goal === 'dry' ? 'room' : 'none') : storage
+  if (wanted === 'none') return { instead, reasons: [] }
+  const store = wanted === 'room' ? 'dried' : wanted
+  if (store === 'dried' && !dries)
+    return refused(
+      'Kept moist at room warmth it spoils, and low-acid food shut off from air can grow botulism. It keeps at room warmth only thoroughly dried.',
+    )
+  const as = dries ? 'dried' : goal === 'eat-raw' ? 'raw' : 'treated'
+  const rule = use.stores.find((each) => each.store === store && (each.after === as || each.store === 'dried'))
+  return rule === undefined
+    ? refused(`Keeping it ${wanted} is not on record for this part.`)
+    : { instead, reasons: [{ about: 'store', text: rule.says }] }
+}
+
+function hazardReasons(use: Use, protocol: Protocol, goal: Goal): readonly PlanReason[] {
+  const controlled = new Set(
+    protocol.steps.filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true).flatMap(({ control }) => control),
+  )
+  return use.hazards
+    .filter(({ level }) => level !== 'trace')
+    .map((hazard) => {
+      const answers = hazard.answers.filter(({ kind }) => kind !== 'control' || controlled.has(hazard.id))
+      const name = plainWords(hazard.id)
+      return {
+        about: hazard.id,
+        text: `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${answers.map(({ says }) => says).join(' ')}`,
+      }
+    })
+}
+
+function cautions(use: Use, eaters: readonly PlanEater[], what: Caution['what']): readonly PlanReason[] {
+  const named: readonly string[] = eaters.flatMap(({ kind, sensitivities = [] }) => [
+    ...sensitivities,
+    ...(kind === 'adult' ? [] : [kind]),
+  ])
+  return use.cautionFor
+    .filter((caution) => caution.what === what && named.includes(caution.who))
+    .map(({ who, why, perDay_g }) => ({
+      about: 'eater',
+      text: `${what === 'avoid' ? 'Not for' : 'With'} ${plainWords(who)}: ${why}${perDay_g === undefined ? '' : ` At most ${formatMass(perDay_g)} of raw, trimmed food a day.`}`,
+    }))
+}
+
+function amountReasons(use: Use, eaters: readonly PlanEater[]): readonly PlanReason[] {
+  return use.amounts
+    .filter(({ who }) => eaters.some(({ kind }) => kind === who))
+    .map(({ perDay_g, who, why }) => ({
+      about: 'amount',
+      text: `At most ${formatMass(perDay_g)} a day for an ${who === 'adult' ? 'adult' : who}. ${why}`.replace(
+        'an child',
+        'a child',
+      ),
+    }))
+}
+
+function overCap(
+  use: Use,
+  eaters: readonly PlanEater[],
+  perDay_g: number | undefined,
+): { reason: PlanReason; instead: string } | undefined {
+  if (perDay_g === undefined) return undefined
+  const named: readonly string[] = eaters.flatMap(({ sensitivities = [] }) => sensitivities)
+  const caps = [
+    ...use.amounts
+      .filter(({ who }) => eaters.some(({ kind }) => kind === who))
+      .map((cap) => ({ perDay_g: cap.perDay_g, why: cap.why })),
+    ...use.cautionFor.flatMap((each) =>
+      each.perDay_g !== undefined && named.includes(each.who) ? [{ perDay_g: each.perDay_g, why: each.why }] : [],
+    ),
+  ]
+  const broken = caps.filter((cap) => perDay_g > cap.perDay_g).sort((a, b) => a.perDay_g - b.perDay_g)[0]
+  if (broken === undefined) return undefined
+  return {
+    reason: {
+      about: 'amount',
+      text: `${formatMass(perDay_g)} a day is more than ${formatMass(broken.perDay_g)}. ${broken.why}`,
+    },
+    instead: `up to ${formatMass(broken.perDay_g)} a day`,
+  }
+}
+
+/** Every deadly or toxic plant it is mistaken for, by name, though identity is taken as certain. */
+function doubles(taxon: Taxon): readonly PlanReason[] {
+  return taxon.lookalikes
+    .filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
+    .map(({ scientificName, severity, tells }) => ({
+      about: 'identity',
+      text: `${scientificName} (${severity}) is mistaken for it: ${tells.join('; ')}.`,
+    }))
+}
+
+function neverReasons(uses: readonly Use[]): readonly PlanReason[] {
+  return uses
+    .filter(({ verdict }) => verdict === 'never')
+    .map(({ hazards, whyNever }) => ({ about: hazards[0]?.id ?? 'refused', text: whyNever ?? 'This is not food.' }))
+}
+
+function whichAreFood(uses: readonly Use[]): readonly PlanReason[] {
+  const named = (yes: boolean) =>
+    uses
+      .filter(({ verdict }) => (verdict !== 'never') === yes)
+      .map(({ part, stage }) => `${plainWords(part)} (${plainWords(stage)})`)
+  const not = named(false)
+  return [
+    { about: 'part', text: `Food: ${formatList(named(true))}.` },
+    ...(not.length === 0
+      ? []
+      : [
+          {
+            about: 'part',
+            text: `Not food: ${formatList(not)}. ${uses.find(({ verdict }) => verdict === 'never')?.whyNever ?? ''}`.trim(),
+          },
+        ]),
+  ]
+}
+
+function nothingOnRecord(taxon: Taxon, { part, stage }: PlanInput): string {
+  const what = [
+    stage === undefined || stage === 'any' ? [] : plainWords(stage),
+    part === undefined ? 'any part' : plainWords(part),
+  ]
+    .flat()
+    .join(' ')
+  return `Nothing is on record about eating the ${what} of ${taxon.scientificName}, and a gap is never filled by likeness.`
+}
+
+function noWayReason(use: Use, goal: Goal, named: Protocol | undefined): PlanReason {
+  if (named !== undefined) return { about: 'school', text: `“${named.name}” is not a way to ${plainWords(goal)}.` }
+  if (goal === 'eat-raw') {
+    const contested = use.protocols.find(({ goals }) => goals.includes('eat-raw'))
+    const hazards = use.hazards
+      .filter(({ level }) => level === 'high' || level === 'deadly')
+      .map(({ id, note }) => `${plainWords(id)} (${note})`)
+    return {
+      about: use.hazards[0]?.id ?? 'raw',
+      text: `Not raw: ${formatList(hazards)} ${contested === undefined ? '' : `The school “${contested.name}” is contested: ${contested.why}`}`.trim(),
+    }
+  }
+  return { about: 'store', text: `No accepted way to ${plainWords(goal)} this is on record.` }
+}
+
+function waysOnRecord(use: Use): string {
+  const goals = [
+    ...new Set(
+      use.protocols
+        .filter(({ standing }) => standing !== 'contested' && standing !== 'not-advised')
+        .flatMap(({ goals: each }) => each),
+    ),
+  ]
+  return goals.length === 0 ? 'another plant' : `on record for it: ${formatList(goals.map(plainWords))}`
+}
+
+function otherFood(taxon: Taxon): string {
+  const food = taxon.uses.filter(({ verdict }) => verdict !== 'never')
+  return food.length === 0
+    ? 'another plant, surely known'
+    : formatList(food.map(({ part, stage }) => `its ${plainWords(part)} (${plainWords(stage)})`))
+}
+
+function refuse(reasons: readonly PlanReason[], instead: string): Plan {
+  return { verdict: 'refuse', reasons, steps: [], instead }
+}
+
+function roundTo(value: number, digits: number): number {
+  return Math.round(value * 10 ** digits) / 10 ** digits
+}

@@ -1,0 +1,1 @@
+export { DEMO_BOOK, DEMO_OPENS_AT, makeDemoBook } from './demoBook'
