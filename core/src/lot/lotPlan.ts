@@ -11,7 +11,7 @@ import type { LotState } from './lotState'
 export function lotPlan(
   lot: LotState,
   context: JudgeContext,
-  wanted: { readonly goal?: Goal; readonly school?: string } = {},
+  wanted: { readonly goal?: Goal; readonly school?: string; readonly mass_g?: number } = {},
 ): Plan | undefined {
   const { weighedIn } = lot
   const kitchen = kitchenAt(context.book.house, context.now)
@@ -24,7 +24,7 @@ export function lotPlan(
       taxon: weighedIn.taxon,
       part: weighedIn.part,
       stage: lot.sorted?.stageSeen ?? weighedIn.stage,
-      mass_g: (lot.runs[0]?.lotMass_g ?? lot.mass_g) * usual,
+      mass_g: wanted.mass_g ?? (lot.runs[0]?.lotMass_g ?? lot.mass_g) * usual,
       goal: wanted.goal ?? lot.way?.goal ?? 'eat',
       ...(school === undefined ? {} : { school }),
       ...(kitchen === undefined

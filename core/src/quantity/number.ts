@@ -1,18 +1,24 @@
 /**
  * A number as a cook types it: a point or a comma before the decimals, spaces anywhere, nothing else.
  *
- * One comma or point is the decimal mark. Where both stand, the later is the decimal mark and the earlier groups
- * thousands in threes; a lone mark before exactly three digits is ambiguous only to a machine, and is read as a decimal
- * mark, since "1,240" typed for grams is told apart by the form, which shows what it read.
+ * Where both marks stand, the later is the decimal mark and the earlier groups thousands. A lone mark before exactly three
+ * last digits groups thousands, as the screens write them, unless a nought leads: no kitchen scale shows a thousandth.
  *
  * @returns the number, or undefined when the text is not one.
  * @example readNumber('12,5') // 12.5
  */
 export function readNumber(text: string): number | undefined {
-  const bare = text.replace(/[\s  ]/g, '')
-  const both = bare.includes(',') && bare.includes('.')
-  const decimal = both ? (bare.lastIndexOf(',') > bare.lastIndexOf('.') ? ',' : '.') : undefined
-  const grouped = both ? bare.replace(decimal === ',' ? /\.(?=\d{3})/g : /,(?=\d{3})/g, '') : bare
+  const bare = text.replace(/\s/g, '').replace('−', '-')
+  const grouping = groupingMark(bare)
+  const grouped = grouping === undefined ? bare : bare.replace(new RegExp(`\\${grouping}(?=\\d{3}(?!\\d))`, 'g'), '')
   const plain = grouped.replace(',', '.')
   return /^[-+]?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : undefined
+}
+
+function groupingMark(bare: string): ',' | '.' | undefined {
+  const comma = bare.lastIndexOf(',')
+  const point = bare.lastIndexOf('.')
+  if (comma >= 0 && point >= 0) return comma > point ? '.' : ','
+  if (!/^[-+]?[1-9]\d{0,2}([,.]\d{3})+$/.test(bare)) return undefined
+  return comma >= 0 ? ',' : '.'
 }

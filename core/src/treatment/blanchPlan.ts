@@ -11,8 +11,8 @@ export const RECOVERY_s = 60
 const LEAST_LOAD_g = 40
 /** Fillings of the largest pot that are tried, as shares of its fullest. */
 const FILLINGS_TRIED = [1, 0.85, 0.7, 0.55, 0.4, 0.3, 0.2] as const
-/** Seconds to lift a load out and drop the next one in [planning value]. */
-const HANDLING_s = 30
+/** Seconds of hands to lift a load out, chill and drain it, and drop the next one in [planning value]. */
+const HANDLING_s = 90
 
 export interface BlanchKitchen {
   readonly elevation_m: number

@@ -1,0 +1,102 @@
+import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
+import { CHARACTERS, plainWords } from '../flora/vocabulary'
+import { formatCount, formatList, formatMass, formatSpan, formatTemp } from '../quantity/format'
+import type { Entry, LotEntry } from './entries'
+import { isLotEntry } from './entries'
+import type { BookState } from './fold'
+
+/** One plain sentence for an entry, as the notebook shows it. */
+export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogue): string {
+  if (isLotEntry(entry)) return describeLotEntry(entry, book, catalogue)
+  switch (entry.type) {
+    case 'kitchen-set':
+      return `The kitchen is ${entry.kitchen.name}, at ${entry.kitchen.elevation_m.toLocaleString('en-GB')} m.`
+    case 'ground-noted': {
+      const name = entry.name ?? book.house.patches[entry.patch]?.name ?? entry.patch
+      return `Ground of ${name}: ${formatList(Object.keys(entry.facts).map((fact) => FACT_WORDS[fact] ?? fact)) || 'named'}.`
+    }
+    case 'eater-noted': {
+      const { name, kind, sensitivities } = entry.eater
+      const known =
+        sensitivities === null
+          ? 'not asked yet'
+          : sensitivities.length === 0
+            ? 'asked: nothing to mind'
+            : formatList(sensitivities.map(plainWords))
+      return `${name} (${kind}): ${known}.`
+    }
+    case 'plant-met':
+      return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)}) and was sure of it.`
+    case 'struck':
+      return `Struck out: ${entry.why}.`
+    default:
+      return unknownEntry(entry)
+  }
+}
+
+const FACT_WORDS: Readonly<Record<string, string>> = {
+  permission: 'leave to pick',
+  sprayed: 'spraying',
+  busyRoad: 'distance to a road',
+  pastUse: 'what it was before',
+  manured: 'dung and fertiliser',
+  dogs: 'dogs',
+  looksHealthy: 'health of the stand',
+}
+
+function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue): string {
+  switch (entry.type) {
+    case 'weighed-in':
+      return `Weighed in ${formatMass(entry.mass_g)} of ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.part)}, ${plainWords(entry.stage)}) from ${book.house.patches[entry.patch]?.name ?? entry.patch}.`
+    case 'tell-seen': {
+      const label = CHARACTERS[entry.character]?.label ?? entry.character
+      if (entry.answer === 'seen') return `${label}: ${formatList(entry.states.map(plainWords))}.`
+      return `${label}: ${entry.answer === 'not-visible' ? 'not to be seen now' : 'could not tell'}.`
+    }
+    case 'certain-attested':
+      return 'Certain of the plant.'
+    case 'stray-reported':
+      return `A stray: ${entry.what}${entry.brokenUp ? ', already broken up with the rest' : ''}.`
+    case 'strays-sorted':
+      return `Gone through again; ${formatCount(entry.found, 'stray')} taken out.`
+    case 'stand-counted':
+      return `${entry.taken} of ${entry.stems.toLocaleString('en-GB')} stems cut${entry.wildlifeLooked ? `, ${entry.wildlifeOn} with wildlife` : ', wildlife not looked for'}.`
+    case 'sorted':
+      return `Sorted: ${formatMass(entry.kept_g)} go on, ${formatMass(entry.trimmed_g)} off to ${entry.trimmedTo}.`
+    case 'way-chosen':
+      return `Way chosen: ${entry.protocol}, to ${plainWords(entry.goal)}.`
+    case 'step-begun':
+      return `Load ${entry.load} begun: ${formatMass(entry.mass_g)}.`
+    case 'step-done': {
+      const end = { done: 'out', 'off-boil': 'went off the boil', stopped: 'stopped' }[entry.outcome]
+      const temp = entry.temp_C === null ? '' : ` at ${formatTemp(entry.temp_C)}`
+      return `Load ${end} after ${formatSpan(entry.minutes)}${temp}${entry.water === null ? '' : `, water ${entry.water === 'kept' ? 'kept' : 'thrown away'}`}.`
+    }
+    case 'weighed':
+      return `Weighed ${formatMass(entry.mass_g)} after ${entry.after}.`
+    case 'tasted': {
+      const taster = book.house.eaters[entry.taster]?.name ?? entry.taster
+      if (entry.alarm !== null) return `${taster} tasted ${plainWords(entry.alarm)}: stopped.`
+      return `${taster} tasted: bitter ${entry.bitter} of 10, ${entry.accepts ? 'good' : 'not yet'}.`
+    }
+    case 'packed':
+      return `Packed ${formatMass(entry.mass_g)} ${entry.store}, ${formatCount(entry.containers, 'container')}.`
+    case 'served': {
+      const total_g = entry.portions.reduce((sum, { mass_g }) => sum + mass_g, 0)
+      return `Served ${formatMass(total_g)} as ${entry.dish} to ${formatList(entry.portions.map(({ eater }) => book.house.eaters[eater]?.name ?? eater))}.`
+    }
+    case 'thrown-away':
+      return `Threw away ${formatMass(entry.mass_g)}: ${entry.why}.`
+    default:
+      return unknownEntry(entry)
+  }
+}
+
+function nameOf(taxon: string, catalogue: Catalogue): string {
+  const record = findTaxon(catalogue, taxon)
+  return record === undefined ? taxon : commonName(record).toLowerCase()
+}
+
+function unknownEntry(entry: never): never {
+  throw new RangeError(`describeEntry: expected a known entry, got ${JSON.stringify(entry)}`)
+}

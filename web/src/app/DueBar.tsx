@@ -1,0 +1,86 @@
+import {
+  dueList,
+  formatDay,
+  formatSpan,
+  fromMs,
+  HOUR_ms,
+  kitchenAt,
+  minutesBetween,
+  timeOf,
+  toMs,
+  type DueItem,
+} from '@ellop/core'
+import { Button, Dropdown } from 'antd'
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { useBook, useJudgeContext } from '../book/bookStore'
+
+const SHOWN = 4
+
+/** What the next twelve hours ask, along the bottom of every screen; and the demonstration's clock, which can be wound forward. */
+export function DueBar() {
+  const context = useJudgeContext()
+  const windTo = useBook((book) => book.windTo)
+  const items = useMemo(() => dueList(context), [context])
+  const later = useMemo(() => dueList(context, 24 * 400).find(({ at }) => at > context.now), [context])
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const { now } = context
+  const winds = [
+    { key: 'hour', label: 'An hour forward', to: fromMs(toMs(now) + HOUR_ms) },
+    { key: 'day', label: 'A day forward', to: fromMs(toMs(now) + 24 * HOUR_ms) },
+    ...(later === undefined
+      ? []
+      : [{ key: 'next', label: `To the next thing due (${timeOf(later.at, timeZone)})`, to: later.at }]),
+  ]
+  return (
+    <footer className="due-bar" aria-label="Due">
+      <div className="due-clock">
+        <strong>Due</strong>
+        <Dropdown
+          trigger={['click']}
+          placement="topLeft"
+          menu={{
+            items: winds.map(({ key, label }) => ({ key, label })),
+            onClick: ({ key }) => void windTo(winds.find((each) => each.key === key)?.to ?? now),
+          }}
+        >
+          <Button
+            type="text"
+            className="clock-button"
+            aria-label={`The demonstration’s clock: ${formatDay(now, timeZone)}, ${timeOf(now, timeZone)}. Wind it forward.`}
+          >
+            {formatDay(now, timeZone)}, {timeOf(now, timeZone)} ▸
+          </Button>
+        </Dropdown>
+      </div>
+      {items.length === 0 ? (
+        <p className="due-none">Nothing is due in the next twelve hours.</p>
+      ) : (
+        <ol className="due-items">
+          {items.slice(0, SHOWN).map((item) => (
+            <li key={`${item.lot}${item.pack ?? ''}`}>
+              <DueLink item={item} now={now} timeZone={timeZone} />
+            </li>
+          ))}
+        </ol>
+      )}
+    </footer>
+  )
+}
+
+function DueLink({ item, now, timeZone }: { item: DueItem; now: string; timeZone: string }) {
+  const left = minutesBetween(now, item.at)
+  const spell = item.overdue ? `${formatSpan(-left)} over` : item.running ? 'now running' : `in ${formatSpan(left)}`
+  return (
+    <Link
+      to={item.pack === null ? `/lot/${item.lot}` : '/larder'}
+      className={item.overdue ? 'due-item overdue' : item.running ? 'due-item running' : 'due-item'}
+    >
+      <span className="due-time">{timeOf(item.at, timeZone)}</span>
+      <span className="due-act">
+        <strong>{item.act}</strong>
+        <span>{spell}</span>
+      </span>
+    </Link>
+  )
+}

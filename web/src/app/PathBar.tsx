@@ -1,0 +1,46 @@
+import { boilingPoint, formatTemp, kitchenAt } from '@ellop/core'
+import { Fragment } from 'react'
+import { NavLink, useLocation } from 'react-router'
+import { useBook, useJudgeContext } from '../book/bookStore'
+import { PLACES } from './places'
+
+/** The name, the path of places in the order of the work, and the kitchen one stands in. */
+export function PathBar() {
+  const { book, now } = useJudgeContext()
+  const ready = useBook(({ status }) => status === 'ready')
+  const { pathname } = useLocation()
+  const kitchen = ready ? kitchenAt(book.house, now) : undefined
+  return (
+    <header className="path-bar">
+      <NavLink to="/basket" className="wordmark" aria-label="Ellop, to the basket">
+        <img src="/mark.svg" alt="" width={30} height={30} />
+        Ellop
+      </NavLink>
+      <nav aria-label="Places" className="path">
+        {PLACES.map(({ path, name }, index) => (
+          <Fragment key={path}>
+            {index > 0 && <span className="path-dots" aria-hidden="true" />}
+            <NavLink
+              to={path}
+              className={({ isActive }) =>
+                isActive || (path === '/basket' && pathname.startsWith('/lot/')) ? 'path-step here' : 'path-step'
+              }
+            >
+              {name}
+            </NavLink>
+          </Fragment>
+        ))}
+      </nav>
+      {kitchen !== undefined && (
+        <p className="kitchen-facts">
+          <strong>{kitchen.name}</strong>
+          <span>
+            {kitchen.elevation_m.toLocaleString('en-GB')} m · water boils at{' '}
+            {formatTemp(boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C)}
+          </span>
+          <span className="demo-note">Demonstration book</span>
+        </p>
+      )}
+    </header>
+  )
+}

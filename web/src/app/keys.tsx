@@ -1,0 +1,62 @@
+import { dueList } from '@ellop/core'
+import { Modal } from 'antd'
+import { useEffect } from 'react'
+import { useLocation, useNavigate } from 'react-router'
+import { useJudgeContext } from '../book/bookStore'
+import { PLACES } from './places'
+
+const KEY_LIST = [
+  ...PLACES.map(({ name }, index) => [String(index + 1), name] as const),
+  ['W', 'weigh in'],
+  ['T', 'taste the lot on screen'],
+  ['N', 'what is due next'],
+  ['/', 'find'],
+  ['?', 'this list'],
+] as const
+
+/** The keys that work everywhere outside a field. */
+export function useKeys(showList: () => void): void {
+  const navigate = useNavigate()
+  const { pathname } = useLocation()
+  const context = useJudgeContext()
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement
+      const typing =
+        target.closest('input, textarea, select, [contenteditable], [role="combobox"], .ant-modal') !== null
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return
+      const place = PLACES[Number(event.key) - 1]
+      if (place !== undefined) void navigate(place.path)
+      else if (event.key === 'w' || event.key === 'W') void navigate('/basket?weigh=1')
+      else if ((event.key === 't' || event.key === 'T') && pathname.startsWith('/lot/'))
+        void navigate(`${pathname}?taste=1`)
+      else if (event.key === 'n' || event.key === 'N') {
+        const next = dueList(context)[0]
+        if (next !== undefined) void navigate(next.pack === null ? `/lot/${next.lot}` : '/larder')
+      } else if (event.key === '/') document.querySelector<HTMLInputElement>('[data-find]')?.focus()
+      else if (event.key === '?') showList()
+      else return
+      event.preventDefault()
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [navigate, pathname, context, showList])
+}
+
+/** The list of keys. */
+export function KeyList({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Modal title="Keys" open={open} onCancel={onClose} footer={null}>
+      <dl className="key-list">
+        {KEY_LIST.map(([key, does]) => (
+          <div key={key}>
+            <dt>
+              <kbd>{key}</kbd>
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </Modal>
+  )
+}

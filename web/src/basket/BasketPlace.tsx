@@ -1,0 +1,165 @@
+import {
+  doNow,
+  formatCount,
+  formatMass,
+  formatSpan,
+  GATE_NAMES,
+  gateViews,
+  isUsedUp,
+  lotName,
+  minutesBetween,
+  ribbonOf,
+  type DoNow,
+  type GateView,
+  type JudgeContext,
+  type LotState,
+} from '@ellop/core'
+import { Button, Switch } from 'antd'
+import { useMemo, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { useIsPhone } from '../app/useWidth'
+import { useJudgeContext } from '../book/bookStore'
+import { RibbonDrawing } from '../drawing/RibbonDrawing'
+import { WeighIn } from './WeighIn'
+
+/** What is in hand: every lot as a ribbon through its gates. */
+export function BasketPlace() {
+  const context = useJudgeContext()
+  const [search, setSearch] = useSearchParams()
+  const [finished, setFinished] = useState(false)
+  const phone = useIsPhone()
+  const lots = useMemo(
+    () => [...context.book.lots.values()].filter(({ weighedIn }) => weighedIn !== null),
+    [context.book],
+  )
+  const inHand = lots.filter((lot) => !isUsedUp(lot))
+  const shown = (finished ? lots : inHand).toSorted((a, b) =>
+    (a.weighedIn?.code ?? '') < (b.weighedIn?.code ?? '') ? 1 : -1,
+  )
+  const fullMass_g = Math.max(1, ...shown.map(({ weighedIn }) => weighedIn?.mass_g ?? 0))
+  const picked_g = inHand.reduce((sum, { mass_g }) => sum + mass_g, 0)
+  const patches = new Set(inHand.map(({ weighedIn }) => weighedIn?.patch)).size
+  return (
+    <>
+      <div className="place-head">
+        <div>
+          <h1>In the basket</h1>
+          <p>
+            {formatCount(inHand.length, 'lot')} from {formatCount(patches, 'patch', 'patches')} · {formatMass(picked_g)}{' '}
+            in hand · nothing reaches a plate through a shut gate
+          </p>
+        </div>
+        <div className="place-acts">
+          <label className="switch">
+            <Switch checked={finished} onChange={setFinished} /> finished lots too
+          </label>
+          <Button type="primary" size="large" onClick={() => setSearch({ weigh: '1' })}>
+            Weigh in
+          </Button>
+        </div>
+      </div>
+      {shown.length === 0 ? (
+        <section className="empty">
+          <h2>The basket is empty</h2>
+          <p>Weigh in what you brought home, and every gate it must pass stands here.</p>
+        </section>
+      ) : (
+        <>
+          {!phone && <GateHeads />}
+          <ul className="lots">
+            {shown.map((lot) => (
+              <li key={lot.id}>
+                <LotRow lot={lot} context={context} fullMass_g={fullMass_g} phone={phone} />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <WeighIn open={search.get('weigh') !== null} onClose={() => setSearch({})} />
+    </>
+  )
+}
+
+const RIBBON_WIDTH = 880
+
+function GateHeads() {
+  return (
+    <div className="gate-heads" aria-hidden="true">
+      {Object.values(GATE_NAMES).map((name) => (
+        <span key={name}>{name}</span>
+      ))}
+    </div>
+  )
+}
+
+function LotRow({
+  lot,
+  context,
+  fullMass_g,
+  phone,
+}: {
+  lot: LotState
+  context: JudgeContext
+  fullMass_g: number
+  phone: boolean
+}) {
+  const views = useMemo(() => gateViews(lot, context), [lot, context])
+  const ribbon = useMemo(() => ribbonOf(lot, context), [lot, context])
+  const next = useMemo(() => doNow(lot, context), [lot, context])
+  const name = lotName(lot, context)
+  const shut = views[ribbon.stopsAt]
+  return (
+    <Link to={`/lot/${lot.id}`} className="lot-row">
+      <div className="lot-who">
+        <h2>{name.title}</h2>
+        <p>
+          <i>{name.scientificName}</i> · {lot.weighedIn?.code}
+        </p>
+        <p>
+          {formatMass(lot.mass_g)} · {name.patch}
+        </p>
+        <Freshness next={next} now={context.now} />
+      </div>
+      <div className="lot-way">
+        <p
+          className={`lot-says ${next.act.kind === 'stop' ? 'closed' : (shut?.state ?? 'open')}`}
+          style={besideStop(ribbon.stopsAt)}
+        >
+          {says(next, shut)}
+        </p>
+        <RibbonDrawing
+          ribbon={ribbon}
+          views={views}
+          width={phone ? 356 : RIBBON_WIDTH}
+          height={phone ? 48 : 56}
+          fullMass_g={fullMass_g}
+          radius={phone ? 16 : 21}
+        />
+      </div>
+    </Link>
+  )
+}
+
+/** The sentence stands beside the gate it speaks of. */
+function besideStop(stopsAt: number) {
+  const share = Math.min(stopsAt, 7) / 7
+  return share < 0.5
+    ? { paddingInlineStart: `${share * 94}%` }
+    : { paddingInlineEnd: `${(1 - share) * 94}%`, textAlign: 'end' as const }
+}
+
+function says(next: DoNow, shut: GateView | undefined): string {
+  if (next.act.kind === 'stop') return next.detail
+  if (shut === undefined || next.act.kind === 'done') return next.title
+  return shut.gate === 'makeSafe' ? `${next.title}. ${next.detail}` : next.title
+}
+
+function Freshness({ next, now }: { next: DoNow; now: string }) {
+  if (next.by === null) return null
+  const left = minutesBetween(now, next.by)
+  return (
+    <p className={left < 0 ? 'freshness over' : left < 240 ? 'freshness soon' : 'freshness'}>
+      {left < 0 ? `${formatSpan(-left)} over its time` : `good for ${formatSpan(left)} more`}
+    </p>
+  )
+}

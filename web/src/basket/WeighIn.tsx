@@ -1,0 +1,168 @@
+import {
+  CATALOGUE,
+  commonName,
+  fromMs,
+  MINUTE_ms,
+  nextLotCode,
+  partWord,
+  plainWords,
+  toMs,
+  type Part,
+  type Stage,
+} from '@ellop/core'
+import { Button, Modal, Select } from 'antd'
+import { useMemo, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { useBook, useJudgeContext } from '../book/bookStore'
+import { Choice } from '../controls/Choice'
+import { Field, NumberField, readField } from '../controls/Field'
+import { useNote } from '../controls/useNote'
+
+const PICKED = [
+  { value: '0', label: 'just now' },
+  { value: '60', label: '1 h ago' },
+  { value: '180', label: '3 h ago' },
+  { value: '720', label: '12 h ago' },
+] as const
+const FIELDS = ['mass_g', 'taxon', 'part', 'stage', 'patch', 'pickedAt']
+
+/** Weighing in: what the cook says it is, which part at which stage, from where, and the weight. Ellop never names it. */
+export function WeighIn({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Modal title="Weigh in" open={open} onCancel={onClose} footer={null} destroyOnHidden width={620}>
+      <WeighInForm onDone={onClose} />
+    </Modal>
+  )
+}
+
+function WeighInForm({ onDone }: { onDone: () => void }) {
+  const { book } = useJudgeContext()
+  const navigate = useNavigate()
+  const { write, errorOf, otherError } = useNote()
+  const [taxon, setTaxon] = useState<string>()
+  const [use, setUse] = useState<string>()
+  const [patch, setPatch] = useState<string>()
+  const [mass, setMass] = useState('')
+  const [picked, setPicked] = useState<string>('0')
+  const [typed, setTyped] = useState<string>()
+  const record = CATALOGUE.taxa.find(({ scientificName }) => scientificName === taxon)
+  const uses = useMemo(
+    () =>
+      record?.uses.map((each) => ({
+        value: `${each.part}/${each.stage}`,
+        label: `${partWord(each.part)}, ${plainWords(each.stage)}`,
+      })) ?? [],
+    [record],
+  )
+  const plants = useMemo(
+    () =>
+      CATALOGUE.taxa.map((each) => ({
+        value: each.scientificName,
+        label: `${commonName(each)} · ${each.scientificName}`,
+        names: [...Object.values(each.commonNames).flat(), ...each.synonyms].join(' '),
+      })),
+    [],
+  )
+  const submit = async () => {
+    const read = readField(mass)
+    if ('error' in read) return setTyped(read.error)
+    setTyped(undefined)
+    const [part, stage] = (use ?? '/').split('/') as [Part, Stage]
+    const { clock } = useBook.getState()
+    const code = nextLotCode(book, clock.book_ms)
+    const moment = toMs(useBook.getState().second) - Number(picked) * MINUTE_ms
+    const noted = await write(
+      {
+        type: 'weighed-in',
+        lot: code,
+        code,
+        taxon: taxon ?? '',
+        part,
+        stage,
+        patch: patch ?? '',
+        mass_g: read.value,
+        pickedAt: fromMs(moment),
+      },
+      'Weighed in',
+    )
+    if (!noted.ok) return
+    onDone()
+    void navigate(`/lot/${code}`)
+  }
+  const whole = taxon !== undefined && use !== undefined && patch !== undefined
+  return (
+    <form
+      className="form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void submit()
+      }}
+    >
+      <Field
+        label="What you say it is"
+        hint="Ellop never names a plant. It checks that you did."
+        error={errorOf('taxon')}
+      >
+        {(id, describedBy) => (
+          <Select
+            id={id}
+            aria-describedby={describedBy}
+            size="large"
+            showSearch={{
+              filterOption: (text, option) =>
+                `${option?.label} ${option?.names}`.toLowerCase().includes(text.toLowerCase()),
+            }}
+            placeholder="Find a plant by any of its names"
+            options={plants}
+            value={taxon ?? null}
+            onChange={(value: string) => {
+              setTaxon(value)
+              setUse(undefined)
+            }}
+          />
+        )}
+      </Field>
+      <Field label="Which part, at which stage" error={errorOf('stage') ?? errorOf('part')}>
+        {(id) => (
+          <Select
+            id={id}
+            size="large"
+            placeholder="tops, leaves, seed …"
+            options={uses}
+            value={use ?? null}
+            disabled={record === undefined}
+            onChange={setUse}
+          />
+        )}
+      </Field>
+      <Field label="From which patch" error={errorOf('patch')}>
+        {(id) => (
+          <Select
+            id={id}
+            size="large"
+            placeholder="Choose a patch"
+            options={Object.values(book.house.patches).map(({ id: value, name }) => ({ value, label: name }))}
+            value={patch ?? null}
+            onChange={setPatch}
+          />
+        )}
+      </Field>
+      <NumberField
+        label="Weight as picked"
+        unit="g"
+        value={mass}
+        onChange={setMass}
+        error={typed ?? errorOf('mass_g')}
+      />
+      <Choice label="Picked" value={picked} options={PICKED} onChange={setPicked} />
+      {otherError(FIELDS) !== undefined && (
+        <p className="refusal" role="alert">
+          {otherError(FIELDS)}
+        </p>
+      )}
+      <Button type="primary" htmlType="submit" size="large" block disabled={!whole}>
+        Weigh in
+      </Button>
+    </form>
+  )
+}

@@ -1,0 +1,118 @@
+import { formatCount, formatDay, formatMass, heldFood, kitchenAt, packView, type PackView } from '@ellop/core'
+import { Button, Modal } from 'antd'
+import { useMemo } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { useJudgeContext } from '../book/bookStore'
+import { PackLabel } from './PackLabel'
+
+/** Stored food, first to be used first; what is held or not yet food says so before anything else. */
+export default function LarderPlace() {
+  const context = useJudgeContext()
+  const [search, setSearch] = useSearchParams()
+  const packs = useMemo(
+    () =>
+      [...context.book.lots.values()]
+        .flatMap((lot) => lot.packs.filter(({ mass_g }) => mass_g > 0).map((pack) => packView(lot, pack, context)))
+        .toSorted((a, b) => ((a.discardBy ?? '') < (b.discardBy ?? '') ? -1 : 1)),
+    [context],
+  )
+  const held = useMemo(() => heldFood(context), [context])
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const labelled = packs.find(({ pack }) => pack.id === search.get('label'))
+  return (
+    <>
+      <div className="place-head">
+        <div>
+          <h1>The larder</h1>
+          <p>
+            {formatCount(packs.length, 'pack')} · {formatMass(packs.reduce((sum, { pack }) => sum + pack.mass_g, 0))} ·
+            what goes first stands first
+          </p>
+        </div>
+      </div>
+      {held.packs.length > 0 && (
+        <p className="refusal" role="alert">
+          {formatCount(held.packs.length, 'pack')} held: a gate has shut behind{' '}
+          {held.packs.length === 1 ? 'it' : 'them'}. Do not eat from {held.packs.map(({ pack }) => pack).join(', ')}.
+        </p>
+      )}
+      {packs.length === 0 ? (
+        <section className="empty">
+          <h2>The larder is empty</h2>
+          <p>What you pack from a lot stands here with its label and its day.</p>
+        </section>
+      ) : (
+        <ul className="packs">
+          {packs.map((view) => (
+            <li key={view.pack.id}>
+              <PackCard view={view} timeZone={timeZone} onLabel={() => setSearch({ label: view.pack.id })} />
+            </li>
+          ))}
+        </ul>
+      )}
+      <Modal
+        title="Label"
+        open={labelled !== undefined}
+        onCancel={() => setSearch({})}
+        footer={null}
+        width={620}
+        destroyOnHidden
+      >
+        {labelled !== undefined && (
+          <>
+            <PackLabel view={labelled} timeZone={timeZone} />
+            <div className="acts">
+              <Button type="primary" size="large" onClick={() => window.print()}>
+                Print the label
+              </Button>
+              <Button size="large" onClick={() => setSearch({})}>
+                Done
+              </Button>
+            </div>
+          </>
+        )}
+      </Modal>
+    </>
+  )
+}
+
+function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: string; onLabel: () => void }) {
+  const { pack, held, notYetFood, state } = view
+  const tone =
+    held.length > 0 || state === 'discard' ? 'stop' : notYetFood ? 'raw' : state === 'past-best' ? 'past' : 'good'
+  return (
+    <article className={`pack ${tone}`}>
+      <p className="pack-state">
+        {held.length > 0
+          ? 'HELD'
+          : state === 'discard'
+            ? 'THROW AWAY'
+            : notYetFood
+              ? 'NOT YET FOOD'
+              : state === 'past-best'
+                ? 'past its best'
+                : 'good'}
+      </p>
+      <h2>{view.label}</h2>
+      <p>
+        {formatMass(pack.mass_g)} · {pack.store} · {formatCount(pack.containers, 'container')}
+      </p>
+      <p>
+        Lot {view.code}, {view.patch} · packed {formatDay(pack.at, timeZone, true)}
+      </p>
+      <p>{held.length > 0 ? held.join(' ') : notYetFood ? `Still due: ${view.due.join(' ')}` : `Done: ${view.done}`}</p>
+      <p className="pack-until">
+        {view.discardBy === null ? view.storeSays : `Discard by ${formatDay(view.discardBy, timeZone, true)}`}
+      </p>
+      <div className="pack-acts">
+        <Button onClick={onLabel}>Label</Button>
+        {tone !== 'stop' && !notYetFood && (
+          <Link className="pack-serve" to={`/table?pack=pack:${pack.id}`}>
+            Serve
+          </Link>
+        )}
+        <Link to={`/lot/${view.lot.id}`}>Its lot</Link>
+      </div>
+    </article>
+  )
+}

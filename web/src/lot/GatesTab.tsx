@@ -1,0 +1,78 @@
+import {
+  CHARACTERS,
+  formatDay,
+  GATE_NAMES,
+  kitchenAt,
+  plainWords,
+  timeOf,
+  type GateView,
+  type JudgeContext,
+  type LotState,
+} from '@ellop/core'
+import { GateMark, STATE_WORD } from '../drawing/GateMark'
+import { Doubles } from './LookForm'
+
+/** Each gate with its reasons, and by which catalogue and at which moment it was judged. */
+export function GatesTab({
+  views,
+  lot,
+  context,
+}: {
+  views: readonly GateView[]
+  lot: LotState
+  context: JudgeContext
+}) {
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const [first] = views
+  return (
+    <div className="gates-tab">
+      <ul className="gate-list">
+        {views.map(({ gate, state, reasons }) => (
+          <li key={gate} className={state}>
+            <svg viewBox="-24 -24 48 48" width={48} height={48} aria-hidden="true">
+              <GateMark state={state} />
+            </svg>
+            <div>
+              <h3>
+                {GATE_NAMES[gate]} <span>{STATE_WORD[state]}</span>
+              </h3>
+              {state === 'ahead' ? (
+                <p>Its turn has not come.</p>
+              ) : (
+                reasons.map((reason) => <p key={reason}>{reason}</p>)
+              )}
+            </div>
+          </li>
+        ))}
+      </ul>
+      <div>
+        <Doubles lot={lot} context={context} />
+        <table className="doubles">
+          <caption>What you looked at</caption>
+          <tbody>
+            {lot.tells.map(({ entry, character, answer, states, at }) => (
+              <tr key={entry}>
+                <th scope="row">{CHARACTERS[character]?.label ?? character}</th>
+                <td>
+                  {answer === 'seen'
+                    ? states.map(plainWords).join(', ')
+                    : answer === 'not-visible'
+                      ? 'not to be seen now'
+                      : 'could not tell'}
+                </td>
+                <td>
+                  {formatDay(at, timeZone)}, {timeOf(at, timeZone)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {first !== undefined && (
+          <p className="field-note">
+            Judged at {timeOf(first.at, timeZone)} by the catalogue of {first.revision}.
+          </p>
+        )}
+      </div>
+    </div>
+  )
+}

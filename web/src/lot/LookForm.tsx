@@ -1,0 +1,107 @@
+import {
+  CHARACTERS,
+  clear,
+  commonName,
+  findTaxon,
+  lotClearance,
+  plainWords,
+  requireTaxon,
+  type JudgeContext,
+  type LotState,
+} from '@ellop/core'
+import { Button } from 'antd'
+import { useState } from 'react'
+import { useNote } from '../controls/useNote'
+import { TellDrawing } from '../drawing/TellDrawing'
+
+/** A tell is asked with its drawn states before anybody says whose state that is. Several may be seen in one stand. */
+export function LookForm({ lot, character, context }: { lot: LotState; character: string; context: JudgeContext }) {
+  const { write, otherError } = useNote()
+  const [seen, setSeen] = useState<readonly string[]>([])
+  const states = CHARACTERS[character]?.states ?? []
+  const toggle = (state: string) =>
+    setSeen(seen.includes(state) ? seen.filter((each) => each !== state) : [...seen, state])
+  const answer = (kind: 'seen' | 'not-visible' | 'could-not-tell') =>
+    void write({ type: 'tell-seen', lot: lot.id, character, answer: kind, states: kind === 'seen' ? seen : [] })
+  const smell = character === 'crushedScent'
+  return (
+    <div className="look">
+      {smell && (
+        <p className="caution">
+          Smell with clean hands, before you handle the rest: the first handful makes every later leaf smell of it.
+        </p>
+      )}
+      <div className="tiles" role="group" aria-label="What you see">
+        {states.map((state) => (
+          <button
+            key={state}
+            type="button"
+            className={seen.includes(state) ? 'tile on' : 'tile'}
+            aria-pressed={seen.includes(state)}
+            onClick={() => toggle(state)}
+          >
+            <TellDrawing character={character} state={state} />
+            <span>{plainWords(state)}</span>
+          </button>
+        ))}
+      </div>
+      <div className="acts">
+        <Button type="primary" size="large" disabled={seen.length === 0} onClick={() => answer('seen')}>
+          {seen.length > 1 ? 'I see all of these in it' : 'That is what I see'}
+        </Button>
+        <Button size="large" onClick={() => answer('not-visible')}>
+          Not to be seen now
+        </Button>
+        <Button size="large" onClick={() => answer('could-not-tell')}>
+          I could not tell
+        </Button>
+      </div>
+      {otherError([]) !== undefined && (
+        <p className="refusal" role="alert">
+          {otherError([])}
+        </p>
+      )}
+      <Doubles lot={lot} context={context} />
+    </div>
+  )
+}
+
+/** What it could be taken for, worst first, and how far each is ruled out; whose marks are whose comes only after the answer. */
+export function Doubles({ lot, context }: { lot: LotState; context: JudgeContext }) {
+  const taxon = requireTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
+  const clearance = lotClearance(lot, taxon, context)
+  const all = clear({ taxon: taxon.scientificName, observed: {} }, context.catalogue).standing
+  const harmful = all.filter(({ severity }) => severity !== 'harmless')
+  return (
+    <table className="doubles">
+      <caption>What it could be taken for</caption>
+      <thead>
+        <tr>
+          <th scope="col">Plant</th>
+          <th scope="col">Eaten in mistake</th>
+          <th scope="col">Ruled out by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {harmful.map(({ taxon: name, severity }) => {
+          const now = [...clearance.standing, ...clearance.ruledOut].find((each) => each.taxon === name)
+          const out = clearance.ruledOut.some((each) => each.taxon === name)
+          const record = findTaxon(context.catalogue, name)
+          return (
+            <tr key={name} className={out ? 'out' : ''}>
+              <th scope="row">
+                {record === undefined ? name : commonName(record)} <i>{name}</i>
+              </th>
+              <td>{severity}</td>
+              <td>
+                {now === undefined || now.ruledOutBy.length === 0
+                  ? 'nothing yet: it stands'
+                  : `${now.ruledOutBy.map((by) => CHARACTERS[by]?.label.toLowerCase() ?? by).join(', ')}${out ? '' : ` (${now.ruledOutBy.length} of ${now.needed})`}`}
+              </td>
+            </tr>
+          )
+        })}
+      </tbody>
+    </table>
+  )
+}

@@ -1,0 +1,72 @@
+import { doNow, gateViews, lotName, ribbonOf } from '@ellop/core'
+import { Tabs } from 'antd'
+import { useMemo } from 'react'
+import { Link, useParams } from 'react-router'
+import { useIsPhone } from '../app/useWidth'
+import { useJudgeContext } from '../book/bookStore'
+import { RibbonDrawing } from '../drawing/RibbonDrawing'
+import { GatesTab } from './GatesTab'
+import { NowCard } from './NowCard'
+import { OtherNotes } from './OtherNotes'
+import { PlanTab } from './PlanTab'
+import { StoryTab } from './StoryTab'
+import { ThenCard } from './ThenCard'
+
+/** One lot: its gates, the one thing to do now, its plan, running it, and its story. */
+export default function LotPlace() {
+  const { id = '' } = useParams()
+  const context = useJudgeContext()
+  const phone = useIsPhone()
+  const lot = context.book.lots.get(id)
+  const drawn = useMemo(
+    () =>
+      lot === undefined || lot.weighedIn === null
+        ? undefined
+        : { views: gateViews(lot, context), ribbon: ribbonOf(lot, context), next: doNow(lot, context) },
+    [lot, context],
+  )
+  if (lot === undefined || drawn === undefined)
+    return (
+      <section className="empty">
+        <h1>There is no such lot</h1>
+        <p>It may have been struck out.</p>
+        <p>
+          <Link to="/basket">To the basket</Link>
+        </p>
+      </section>
+    )
+  const name = lotName(lot, context)
+  return (
+    <>
+      <div className="lot-head">
+        <div>
+          <h1>{name.title}</h1>
+          <p>
+            <i>{name.scientificName}</i> · lot {lot.weighedIn?.code} · {name.patch}
+          </p>
+        </div>
+        <RibbonDrawing
+          {...drawn}
+          width={phone ? 356 : 860}
+          height={phone ? 76 : 86}
+          fullMass_g={lot.weighedIn?.mass_g ?? 1}
+          radius={phone ? 15 : 20}
+          withNames={!phone}
+        />
+      </div>
+      <div className="lot-work">
+        <NowCard key={JSON.stringify(drawn.next.act)} lot={lot} next={drawn.next} context={context} />
+        <ThenCard lot={lot} context={context} />
+      </div>
+      <Tabs
+        className="lot-tabs"
+        items={[
+          { key: 'gates', label: 'Gates', children: <GatesTab views={drawn.views} lot={lot} context={context} /> },
+          { key: 'plan', label: 'Plan', children: <PlanTab lot={lot} context={context} /> },
+          { key: 'story', label: 'Story', children: <StoryTab lot={lot} context={context} /> },
+          { key: 'other', label: 'Note something else', children: <OtherNotes lot={lot} /> },
+        ]}
+      />
+    </>
+  )
+}

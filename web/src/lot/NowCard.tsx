@@ -1,0 +1,79 @@
+import { formatSpan, minutesBetween, type DoNow, type JudgeContext, type LotState } from '@ellop/core'
+import { useSearchParams } from 'react-router'
+import { AttestForm } from './AttestForm'
+import { GroundForm } from './GroundForm'
+import { LoadForm } from './LoadForm'
+import { LookForm } from './LookForm'
+import { PackForm } from './PackForm'
+import { RunningLoad } from './RunningLoad'
+import { SortForm } from './SortForm'
+import { StandForm } from './StandForm'
+import { StraysForm } from './StraysForm'
+import { TasteForm } from './TasteForm'
+import { WeighForm } from './WeighForm'
+
+export interface ActProps {
+  readonly lot: LotState
+  readonly next: DoNow
+  readonly context: JudgeContext
+}
+
+/** The one thing to do now: the act, its time, and what happens otherwise; with the form that does it. */
+export function NowCard({ lot, next, context }: ActProps) {
+  const [search] = useSearchParams()
+  const { act } = next
+  if (act.kind === 'running') return <RunningLoad lot={lot} context={context} act={act} next={next} />
+  const left = next.by === null ? null : minutesBetween(context.now, next.by)
+  const tasting = search.get('taste') !== null && act.kind !== 'stop' && act.kind !== 'done'
+  return (
+    <section className={`card now ${act.kind}`} aria-labelledby="now-title">
+      <p className="now-kicker">
+        {act.kind === 'stop' ? 'Closed' : 'Now'}
+        {left !== null && (
+          <span className={left < 0 ? 'over' : ''}>
+            {left < 0 ? `${formatSpan(-left)} over its time` : `within ${formatSpan(left)}`}
+          </span>
+        )}
+      </p>
+      <h2 id="now-title">{tasting ? 'Taste it' : next.title}</h2>
+      {next.detail !== '' && <p className="now-detail">{next.detail}</p>}
+      {tasting ? <TasteForm lot={lot} context={context} /> : <ActForm lot={lot} next={next} context={context} />}
+      {next.otherwise !== '' && act.kind !== 'serve-or-pack' && (
+        <p className="now-otherwise">Otherwise: {next.otherwise}</p>
+      )}
+    </section>
+  )
+}
+
+function ActForm({ lot, next, context }: ActProps) {
+  const { act } = next
+  switch (act.kind) {
+    case 'look':
+      return <LookForm lot={lot} character={act.character} context={context} />
+    case 'attest':
+      return <AttestForm lot={lot} context={context} />
+    case 'sort-strays':
+      return <StraysForm lot={lot} />
+    case 'ask-ground':
+      return <GroundForm lot={lot} context={context} />
+    case 'count-stand':
+      return <StandForm lot={lot} context={context} />
+    case 'sort':
+      return <SortForm lot={lot} context={context} />
+    case 'begin-load':
+      return <LoadForm lot={lot} context={context} act={act} />
+    case 'weigh':
+      return <WeighForm lot={lot} after={act.after} context={context} />
+    case 'taste':
+      return <TasteForm lot={lot} context={context} />
+    case 'serve-or-pack':
+      return <PackForm lot={lot} context={context} />
+    case 'meet':
+    case 'running':
+    case 'stop':
+    case 'done':
+      return null
+    default:
+      throw new RangeError(`NowCard: expected a known act, got ${JSON.stringify(act satisfies never)}`)
+  }
+}

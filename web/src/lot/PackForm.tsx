@@ -1,0 +1,137 @@
+import {
+  discardBy,
+  findTaxon,
+  formatDay,
+  formatMass,
+  keepGate,
+  kitchenAt,
+  lotUse,
+  storedAs,
+  storeRule,
+  type JudgeContext,
+  type LotState,
+  type Store,
+} from '@ellop/core'
+import { Button } from 'antd'
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { Choice } from '../controls/Choice'
+import { NumberField, readField } from '../controls/Field'
+import { useNote } from '../controls/useNote'
+
+const FIELDS = ['mass_g', 'storeTemp_C', 'containers']
+const STORE_WORDS: Readonly<Record<Store, string>> = { frozen: 'freezer', chilled: 'cold', dried: 'dry jar' }
+
+/** Serve it at the table, or pack it: a store that the record allows, its measured limit, its discard-by moment. */
+export function PackForm({ lot, context }: { lot: LotState; context: JudgeContext }) {
+  const { write, errorOf, otherError } = useNote()
+  const navigate = useNavigate()
+  const taxon = findTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
+  const use = taxon === undefined ? undefined : lotUse(lot, taxon)
+  const as = storedAs(lot, context)
+  const stores = use?.stores.filter(({ after }) => after === as).map(({ store }) => store) ?? []
+  const [store, setStore] = useState<Store | undefined>(stores[0])
+  const [mass, setMass] = useState(String(Math.round(lot.mass_g)))
+  const [temp, setTemp] = useState('')
+  const [containers, setContainers] = useState('1')
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
+  const rule = use === undefined || store === undefined ? undefined : storeRule(use, store, as)
+  const needsTemp = rule?.limit.measure === 'store-temperature'
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const ready = keepGate(lot, context, undefined).state !== 'closed'
+  const submit = async () => {
+    const read = {
+      mass_g: readField(mass),
+      storeTemp_C: needsTemp ? readField(temp) : { value: null },
+      containers: readField(containers),
+    }
+    setFaults(
+      Object.fromEntries(
+        Object.entries(read).flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : [])),
+      ),
+    )
+    if (
+      !('value' in read.mass_g) ||
+      !('value' in read.storeTemp_C) ||
+      !('value' in read.containers) ||
+      store === undefined
+    )
+      return
+    const pack = `${lot.id}-${String.fromCharCode(97 + lot.packs.length)}`
+    const noted = await write(
+      {
+        type: 'packed',
+        lot: lot.id,
+        pack,
+        store,
+        mass_g: read.mass_g.value,
+        containers: read.containers.value,
+        storeTemp_C: read.storeTemp_C.value,
+      },
+      'Packed',
+    )
+    if (noted.ok) void navigate(`/larder?label=${pack}`)
+  }
+  return (
+    <div className="form two">
+      {as !== 'raw' && (
+        <div className="wide">
+          <Link className="big-link" to={`/table?lot=${lot.id}`}>
+            To the table: serve it
+          </Link>
+        </div>
+      )}
+      <div className="wide">
+        <Choice
+          label={as === 'raw' ? 'Keep it as it is, not yet food' : 'Or pack some for the'}
+          value={store}
+          onChange={setStore}
+          options={stores.map((each) => ({ value: each, label: STORE_WORDS[each] }))}
+        />
+      </div>
+      <NumberField
+        label="Pack"
+        unit="g"
+        value={mass}
+        onChange={setMass}
+        hint={`${formatMass(lot.mass_g)} in hand`}
+        error={faults['mass_g'] ?? errorOf('mass_g')}
+      />
+      <NumberField
+        label="In"
+        unit="containers"
+        value={containers}
+        onChange={setContainers}
+        error={faults['containers'] ?? errorOf('containers')}
+      />
+      {needsTemp && (
+        <NumberField
+          label="The store is at"
+          unit="°C"
+          value={temp}
+          onChange={setTemp}
+          hint="read it off a thermometer"
+          error={faults['storeTemp_C'] ?? errorOf('storeTemp_C')}
+        />
+      )}
+      {rule !== undefined && (
+        <p className="told wide">
+          {rule.says} Discard by {formatDay(discardBy(rule, context.now), timeZone, true)}.
+        </p>
+      )}
+      {(otherError(FIELDS) ?? errorOf('gates')) !== undefined && (
+        <p className="refusal wide" role="alert">
+          {otherError(FIELDS)}
+        </p>
+      )}
+      <Button
+        type={as === 'raw' ? 'default' : 'primary'}
+        size="large"
+        disabled={!ready || store === undefined}
+        onClick={() => void submit()}
+      >
+        Pack and label it
+      </Button>
+    </div>
+  )
+}

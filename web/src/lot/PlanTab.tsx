@@ -1,0 +1,58 @@
+import { lotPlan, plainWords, type JudgeContext, type LotState } from '@ellop/core'
+import { StepFigures } from './ThenCard'
+
+/** The whole plan: every step with its figures, limit and sign; why; and what the other schools would do. */
+export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext }) {
+  const plan = lotPlan(lot, context)
+  if (plan === undefined) return <p>There is nothing left of it to plan for.</p>
+  return (
+    <div className="plan-tab">
+      <div>
+        <h3>{plan.way === undefined ? 'No way' : plan.way}</h3>
+        <ol className="plan-steps">
+          {plan.steps.map((step, index) => (
+            <li key={`${step.op}${index}`} className={step.critical ? 'critical' : ''}>
+              <h4>
+                {plainWords(step.op)}{' '}
+                {step.control.length > 0 && (
+                  <span className="controls">against {step.control.map(plainWords).join(', ')}</span>
+                )}
+              </h4>
+              <p className="plan-figures">
+                <StepFigures step={step} />
+              </p>
+              {step.limit !== undefined && <p className="run-limit">Limit: {step.limit}.</p>}
+              {step.check !== undefined && <p>Look for: {step.check}.</p>}
+            </li>
+          ))}
+        </ol>
+        {plan.otherWays !== undefined && plan.otherWays.length > 0 && (
+          <>
+            <h3>What other schools do</h3>
+            <ul>
+              {plan.otherWays.map(({ name, standing, why }) => (
+                <li key={name}>
+                  <strong>{name}</strong> ({standing}): {why}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </div>
+      <div>
+        <h3>Why, and for whom</h3>
+        <ul className="reasons">
+          {plan.reasons.map(({ about, text }, index) => (
+            <li key={index}>
+              <span className="tag quiet">{plainWords(about)}</span> {text}
+            </li>
+          ))}
+        </ul>
+        <p className="caution">
+          Estimates are for planning. A doctor or poison centre outranks this for anyone with an illness, in pregnancy
+          and for infants.
+        </p>
+      </div>
+    </div>
+  )
+}

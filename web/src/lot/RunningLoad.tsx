@@ -1,0 +1,170 @@
+import {
+  boilingPoint,
+  currentStep,
+  dryTarget,
+  formatMass,
+  formatSpan,
+  formatTemp,
+  kitchenAt,
+  MINUTE_ms,
+  requireTaxon,
+  toMs,
+  waterVerdict,
+  type DoNow,
+  type JudgeContext,
+  type LotState,
+  type NowAct,
+} from '@ellop/core'
+import { Button, Checkbox } from 'antd'
+import { useState } from 'react'
+import { useBook } from '../book/bookStore'
+import { NumberField, readField } from '../controls/Field'
+import { HoldButton } from '../controls/HoldButton'
+import { useNote } from '../controls/useNote'
+import { Dial } from '../drawing/Dial'
+
+const FIELDS = ['temp_C', 'backToBoil_s', 'driedTo_g', 'minutes']
+
+/** A load in the step: the time left, computed from when it began, so that closing the browser loses nothing. */
+export function RunningLoad({
+  lot,
+  context,
+  act,
+  next,
+}: {
+  lot: LotState
+  context: JudgeContext
+  act: Extract<NowAct, { kind: 'running' }>
+  next: DoNow
+}) {
+  const second = useBook((book) => book.second)
+  const { write, errorOf, otherError } = useNote()
+  const water = waterVerdict(lot, context)
+  const taxon = requireTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
+  const current = currentStep(lot, taxon, context)
+  const measure = current?.step.limit?.measure
+  const drying = measure === 'dried-to'
+  const [temp, setTemp] = useState('')
+  const [back, setBack] = useState('')
+  const [dried, setDried] = useState('')
+  const [kept, setKept] = useState(water.keep)
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
+  const left_s = (toMs(act.endsAt) - toMs(second)) / 1000
+  const kitchen = kitchenAt(context.book.house, context.now)
+  const boil_C = boilingPoint({ elevation_m: kitchen?.elevation_m ?? 0 }).temp_C
+  const target =
+    drying && current?.step.limit?.measure === 'dried-to'
+      ? dryTarget({
+          start_g: act.run.mass_g,
+          startMoisture: current.use.moisture?.high ?? 0.9,
+          targetMoisture: current.step.limit.moisture,
+        })
+      : undefined
+  const end = (outcome: 'done' | 'off-boil' | 'stopped') => {
+    const optional = (text: string) => (text.trim() === '' ? { value: null } : readField(text))
+    const read = { temp_C: optional(temp), backToBoil_s: optional(back), driedTo_g: optional(dried) }
+    setFaults(
+      Object.fromEntries(
+        Object.entries(read).flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : [])),
+      ),
+    )
+    if (!('value' in read.temp_C) || !('value' in read.backToBoil_s) || !('value' in read.driedTo_g)) return
+    const minutes = Math.max(0, (toMs(useBook.getState().second) - toMs(act.run.begunAt)) / MINUTE_ms)
+    void write(
+      {
+        type: 'step-done',
+        lot: lot.id,
+        begun: act.run.entry,
+        outcome,
+        minutes,
+        temp_C: read.temp_C.value,
+        backToBoil_s: read.backToBoil_s.value,
+        driedTo_g: read.driedTo_g.value,
+        checked: outcome === 'done',
+        water: drying ? null : kept ? 'kept' : 'thrown',
+      },
+      outcome === 'done' ? `Load ${act.run.load} out` : 'Noted: this load does not count',
+    )
+  }
+  const title = measure === 'rolling-boil' ? 'Keep it at a rolling boil' : next.title
+  return (
+    <section className="card now running" aria-labelledby="now-title">
+      <div className="run">
+        <Dial
+          left_s={left_s}
+          of_s={Math.max(1, act.minutes * 60)}
+          caption={`left of ${formatSpan(act.minutes)}`}
+          above={drying ? `${act.run.mass_g} g in` : formatTemp(boil_C)}
+        />
+        <div className="run-words">
+          <p className="now-kicker">Now · load {act.run.load}</p>
+          <h2 id="now-title">{title}</h2>
+          <p className="run-load">
+            {formatMass(act.run.mass_g)} in it. {next.detail}
+          </p>
+          <p className="run-limit">{next.otherwise}</p>
+          {target !== undefined && (
+            <p className="run-load">
+              Dry enough at <strong>{formatMass(target.target_g)}</strong> or less.
+            </p>
+          )}
+        </div>
+      </div>
+      <div className="form three">
+        {drying ? (
+          <NumberField
+            label="Dry weight"
+            unit="g"
+            value={dried}
+            onChange={setDried}
+            error={faults['driedTo_g'] ?? errorOf('driedTo_g')}
+          />
+        ) : (
+          <>
+            <NumberField
+              label={measure === 'food-temperature' ? 'Food measured at' : 'Thermometer, if you used one'}
+              unit="°C"
+              value={temp}
+              onChange={setTemp}
+              error={faults['temp_C'] ?? errorOf('temp_C')}
+            />
+            <NumberField
+              label="It boiled again after"
+              unit="s"
+              value={back}
+              onChange={setBack}
+              hint="up to 60 s is good"
+              error={faults['backToBoil_s'] ?? errorOf('backToBoil_s')}
+            />
+            <Checkbox checked={kept} onChange={(event) => setKept(event.target.checked)}>
+              Keep the water for soup
+            </Checkbox>
+          </>
+        )}
+      </div>
+      {otherError(FIELDS) !== undefined || errorOf('minutes') !== undefined ? (
+        <p className="refusal" role="alert">
+          {errorOf('minutes') ?? otherError(FIELDS)}
+        </p>
+      ) : null}
+      <div className="acts run-acts">
+        <HoldButton onHold={() => end('done')} tone={left_s > 0 ? 'stop' : 'go'}>
+          {left_s > 0
+            ? 'Hold to take it out early'
+            : drying
+              ? 'Hold: dry, crackling, weighed'
+              : 'Hold when it is out and in the cold'}
+        </HoldButton>
+        {measure === 'rolling-boil' && (
+          <Button size="large" onClick={() => end('off-boil')}>
+            It went off the boil
+          </Button>
+        )}
+        <Button size="large" onClick={() => end('stopped')}>
+          Stop
+        </Button>
+      </div>
+      <p className="told">The water. {water.says}</p>
+    </section>
+  )
+}

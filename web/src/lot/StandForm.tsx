@@ -1,0 +1,94 @@
+import { fairShare, requireTaxon, SHARE_SCHOOLS, type JudgeContext, type LotState } from '@ellop/core'
+import { Button, Checkbox } from 'antd'
+import { useState } from 'react'
+import { Choice } from '../controls/Choice'
+import { NumberField, readField } from '../controls/Field'
+import { useNote } from '../controls/useNote'
+
+const FIELDS = ['stems', 'taken', 'wildlifeOn']
+
+/** How much stood there, how much was cut, and who lives on it. The share and the other schools are told at once. */
+export function StandForm({ lot, context }: { lot: LotState; context: JudgeContext }) {
+  const { write, errorOf, otherError } = useNote()
+  const taxon = requireTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
+  const [typed, setTyped] = useState({ stems: '', taken: '', wildlifeOn: '0' })
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
+  const [looked, setLooked] = useState(false)
+  const [others, setOthers] = useState(false)
+  const [school, setSchool] = useState<string>()
+  const stems = readField(typed.stems)
+  const wildlife = readField(typed.wildlifeOn)
+  const share =
+    'value' in stems && stems.value > 0 && 'value' in wildlife
+      ? fairShare({ taxon, stems: stems.value, wildlifeOn: wildlife.value, othersPick: others, school: school ?? null })
+      : undefined
+  const submit = () => {
+    const read = Object.entries(typed).map(([field, text]) => [field, readField(text)] as const)
+    setFaults(Object.fromEntries(read.flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))))
+    const taken = readField(typed.taken)
+    if ('value' in stems && 'value' in taken && 'value' in wildlife)
+      void write(
+        {
+          type: 'stand-counted',
+          lot: lot.id,
+          stems: stems.value,
+          taken: taken.value,
+          wildlifeLooked: looked,
+          wildlifeOn: wildlife.value,
+          othersPick: others,
+          school: school ?? null,
+        },
+        'Stand noted',
+      )
+  }
+  const field = (name: keyof typeof typed, label: string) => (
+    <NumberField
+      label={label}
+      unit="stems"
+      value={typed[name]}
+      onChange={(text) => setTyped({ ...typed, [name]: text })}
+      error={faults[name] ?? errorOf(name)}
+    />
+  )
+  return (
+    <div className="form two">
+      {field('stems', 'Stood there')}
+      {field('taken', 'You cut')}
+      {taxon.wildlifeHost !== undefined && (
+        <div className="wide">
+          <p>{taxon.wildlifeHost}</p>
+          <Checkbox checked={looked} onChange={(event) => setLooked(event.target.checked)}>
+            I looked for them before cutting
+          </Checkbox>
+        </div>
+      )}
+      {field('wildlifeOn', 'Stems with somebody on them')}
+      <div>
+        <Checkbox checked={others} onChange={(event) => setOthers(event.target.checked)}>
+          Others pick here too
+        </Checkbox>
+      </div>
+      <div className="wide">
+        <Choice
+          label="Share by the school of"
+          value={school ?? share?.school}
+          onChange={setSchool}
+          options={SHARE_SCHOOLS.map((name) => ({ value: name, label: name }))}
+        />
+        {share !== undefined && (
+          <p className="told">
+            {share.text} The schools say {share.schools.map(({ name, stems: many }) => `${many} (${name})`).join(', ')}.
+          </p>
+        )}
+      </div>
+      {otherError(FIELDS) !== undefined && (
+        <p className="refusal wide" role="alert">
+          {otherError(FIELDS)}
+        </p>
+      )}
+      <Button type="primary" size="large" onClick={submit}>
+        Note the stand
+      </Button>
+    </div>
+  )
+}

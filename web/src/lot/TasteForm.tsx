@@ -1,0 +1,68 @@
+import type { Alarm, JudgeContext, LotState } from '@ellop/core'
+import { Button, Select } from 'antd'
+import { useState } from 'react'
+import { Choice } from '../controls/Choice'
+import { Field } from '../controls/Field'
+import { HoldButton } from '../controls/HoldButton'
+import { useNote } from '../controls/useNote'
+
+const BITTER = Array.from({ length: 11 }, (_, bitter) => ({ value: String(bitter), label: String(bitter) }))
+const ALARMS: readonly { value: Alarm; label: string }[] = [
+  { value: 'burning', label: 'burning' },
+  { value: 'numbness', label: 'numb' },
+  { value: 'soap', label: 'soap' },
+  { value: 'almond', label: 'almond' },
+  { value: 'bitter-where-none-belongs', label: 'bitter, wrongly' },
+]
+
+/** A taste, by whom; and the way out when it tastes wrong. */
+export function TasteForm({ lot, context }: { lot: LotState; context: JudgeContext }) {
+  const { write, otherError } = useNote()
+  const tasters = Object.values(context.book.house.eaters).filter(({ kind }) => kind === 'adult')
+  const [taster, setTaster] = useState(tasters[0]?.id ?? 'cook')
+  const [bitter, setBitter] = useState('0')
+  const [alarm, setAlarm] = useState<Alarm>()
+  const note = (accepts: boolean, wrong: Alarm | null, said: string) =>
+    void write({ type: 'tasted', lot: lot.id, taster, bitter: Number(bitter), accepts, alarm: wrong }, said)
+  return (
+    <div className="form">
+      <Field label="Who tastes">
+        {(id) => (
+          <Select
+            id={id}
+            size="large"
+            value={taster}
+            onChange={setTaster}
+            options={tasters.map(({ id: value, name }) => ({ value, label: name }))}
+          />
+        )}
+      </Field>
+      <Choice label="How bitter, 0 to 10" value={bitter} onChange={setBitter} options={BITTER} />
+      {otherError([]) !== undefined && (
+        <p className="refusal" role="alert">
+          {otherError([])}
+        </p>
+      )}
+      <div className="acts">
+        <Button type="primary" size="large" onClick={() => note(true, null, 'Tasted: good')}>
+          Good as it is
+        </Button>
+        <Button size="large" onClick={() => note(false, null, 'Tasted: not yet')}>
+          Not yet
+        </Button>
+      </div>
+      <div className="alarm">
+        <Choice label="It tastes wrong" value={alarm} onChange={setAlarm} options={ALARMS} />
+        {alarm !== undefined && (
+          <HoldButton tone="stop" onHold={() => note(false, alarm, 'Stopped')}>
+            Hold: stop this lot
+          </HoldButton>
+        )}
+        <p className="caution">
+          Spit it out and take no second bite. Keep a sample. Anyone who feels ill: call the poison centre or a doctor
+          now.
+        </p>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,73 @@
+import {
+  formatMass,
+  formatMassRange,
+  formatSpan,
+  formatTemp,
+  formatVolume,
+  lotPlan,
+  plainWords,
+  waterVerdict,
+  type JudgeContext,
+  type LotState,
+  type PlannedStep,
+} from '@ellop/core'
+
+/** Steps that the Sort gate has behind it. */
+const SORTING_OPS = ['sort', 'wash', 'rinse', 'shake-out']
+
+/** What comes after: the steps of the plan with their numbers, and what may be done with the water. */
+export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContext }) {
+  const plan = lotPlan(lot, context)
+  if (plan === undefined || lot.drained !== null) return null
+  const ahead = lot.sorted === null ? plan.steps : plan.steps.filter(({ op }) => !SORTING_OPS.includes(op))
+  return (
+    <aside className="card then" aria-label="Then">
+      <h2>{plan.verdict === 'refuse' ? 'Not as asked' : 'Then'}</h2>
+      {plan.verdict === 'refuse' ? (
+        <p>
+          {plan.reasons[0]?.text} Instead: {plan.instead}.
+        </p>
+      ) : (
+        <ol>
+          {ahead.map((step, index) => (
+            <li key={`${step.op}${index}`}>
+              <strong>
+                {plainWords(step.op)}
+                {step.critical && step.op !== 'sort' && <span className="tag">limit</span>}
+              </strong>
+              <StepFigures step={step} />
+            </li>
+          ))}
+          {plan.yield_g !== undefined && (
+            <li>
+              <strong>comes out</strong>
+              <span>{formatMassRange(plan.yield_g)}</span>
+            </li>
+          )}
+        </ol>
+      )}
+      {plan.verdict !== 'refuse' && <p className="water-box">{waterVerdict(lot, context).says}</p>}
+    </aside>
+  )
+}
+
+/** The figures of a planned step, each kept together with its unit; its sign where it has none. */
+export function StepFigures({ step }: { step: PlannedStep }) {
+  const { loads } = step
+  const parts = [
+    ...(loads === undefined ? [] : [`${loads.count} × ${formatMass(loads.load_g)}`]),
+    ...(step.minutes === undefined ? [] : [formatSpan(step.minutes)]),
+    ...(step.temp_C === undefined ? [] : [formatTemp(step.temp_C)]),
+    ...(step.water_mL === undefined ? [] : [`${formatVolume(step.water_mL)} water`]),
+    ...(step.ice_g === undefined ? [] : [`${formatMass(step.ice_g)} ice`]),
+    ...(loads === undefined ? [] : [`${formatSpan(loads.toBoil_min)} to the boil`]),
+  ]
+  if (parts.length === 0) return <span>{step.check}</span>
+  return (
+    <span className="step-figures">
+      {parts.map((part) => (
+        <span key={part}>{part}</span>
+      ))}
+    </span>
+  )
+}

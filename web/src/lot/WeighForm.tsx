@@ -1,0 +1,41 @@
+import { formatMassRange, lotPlan, type JudgeContext, type LotState } from '@ellop/core'
+import { Button } from 'antd'
+import { useState } from 'react'
+import { NumberField, readField } from '../controls/Field'
+import { useNote } from '../controls/useNote'
+
+/** Weighing after cooking or drying, beside what was to be expected. */
+export function WeighForm({
+  lot,
+  after,
+  context,
+}: {
+  lot: LotState
+  after: 'cooking' | 'drying'
+  context: JudgeContext
+}) {
+  const { write, errorOf, otherError } = useNote()
+  const [mass, setMass] = useState('')
+  const [typed, setTyped] = useState<string>()
+  const expected = lotPlan(lot, context)?.yield_g
+  const submit = () => {
+    const read = readField(mass)
+    setTyped('error' in read ? read.error : undefined)
+    if ('value' in read) void write({ type: 'weighed', lot: lot.id, mass_g: read.value, after }, 'Weighed')
+  }
+  return (
+    <div className="form">
+      <NumberField
+        label="It weighs"
+        unit="g"
+        value={mass}
+        onChange={setMass}
+        error={typed ?? errorOf('mass_g') ?? otherError(['mass_g'])}
+        hint={expected === undefined ? undefined : `expect ${formatMassRange(expected)}`}
+      />
+      <Button type="primary" size="large" onClick={submit}>
+        Weighed
+      </Button>
+    </div>
+  )
+}

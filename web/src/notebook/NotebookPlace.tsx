@@ -1,0 +1,219 @@
+import {
+  describeEntry,
+  formatCount,
+  formatDay,
+  inOrder,
+  isLotEntry,
+  kitchenAt,
+  timeOf,
+  type Entry,
+  type ImportReading,
+} from '@ellop/core'
+import { App, Button, Input, Modal, Pagination } from 'antd'
+import { useDeferredValue, useMemo, useRef, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { useBook, useJudgeContext } from '../book/bookStore'
+import { HoldButton } from '../controls/HoldButton'
+import { StrikeOut } from './StrikeOut'
+
+const PAGE = 40
+const LARGEST_FILE_BYTES = 100 * 1024 * 1024
+
+/** The log as it is: every entry, how to strike one out, and the whole book to a file and back. */
+export default function NotebookPlace() {
+  const context = useJudgeContext()
+  const log = useBook((book) => book.log)
+  const [search, setSearch] = useSearchParams()
+  const [page, setPage] = useState(1)
+  const [striking, setStriking] = useState<Entry>()
+  const find = search.get('find') ?? ''
+  const wanted = useDeferredValue(find.toLowerCase())
+  const lines = useMemo(
+    () =>
+      inOrder(log)
+        .toReversed()
+        .map((entry) => ({
+          entry,
+          says: describeEntry(entry, log.state, context.catalogue),
+          lot: isLotEntry(entry) ? entry.lot : undefined,
+        }))
+        .filter(({ says, lot }) => wanted === '' || `${lot ?? ''} ${says}`.toLowerCase().includes(wanted)),
+    [log, wanted, context.catalogue],
+  )
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  return (
+    <>
+      <div className="place-head">
+        <div>
+          <h1>The notebook</h1>
+          <p>
+            {formatCount(log.entries.size, 'entry', 'entries')} · nothing is ever deleted: a mistake is struck out and
+            stays legible
+          </p>
+        </div>
+        <BookFileActs />
+      </div>
+      <Input
+        data-find
+        allowClear
+        size="large"
+        className="find"
+        aria-label="Find in the notebook"
+        placeholder="Find a word, a plant, a lot  ( / )"
+        value={find}
+        onChange={(event) => {
+          setPage(1)
+          setSearch(event.target.value === '' ? {} : { find: event.target.value }, { replace: true })
+        }}
+      />
+      {log.entries.size === 0 ? (
+        <EmptyBook />
+      ) : lines.length === 0 ? (
+        <section className="empty">
+          <p>Nothing in the notebook says “{find}”.</p>
+        </section>
+      ) : (
+        <>
+          <ol className="notebook">
+            {lines.slice((page - 1) * PAGE, page * PAGE).map(({ entry, says, lot }) => {
+              const struck = log.struck.has(entry.id)
+              return (
+                <li key={entry.id} className={struck ? 'struck' : ''}>
+                  <time dateTime={entry.at}>
+                    {formatDay(entry.at, timeZone, true)} <strong>{timeOf(entry.at, timeZone)}</strong>
+                  </time>
+                  <span className="line">
+                    {lot !== undefined && <Link to={`/lot/${lot}`}>{lot}</Link>} {says}
+                    {struck && <span className="tag">struck out</span>}
+                  </span>
+                  {!struck && (
+                    <Button
+                      type="text"
+                      className="strike-button"
+                      aria-label={`Strike out: ${says}`}
+                      onClick={() => setStriking(entry)}
+                    >
+                      Strike out
+                    </Button>
+                  )}
+                </li>
+              )
+            })}
+          </ol>
+          {lines.length > PAGE && (
+            <Pagination
+              current={page}
+              pageSize={PAGE}
+              total={lines.length}
+              onChange={setPage}
+              showSizeChanger={false}
+            />
+          )}
+        </>
+      )}
+      {striking !== undefined && <StrikeOut entry={striking} onClose={() => setStriking(undefined)} />}
+    </>
+  )
+}
+
+function EmptyBook() {
+  const pourDemo = useBook((book) => book.pourDemo)
+  return (
+    <section className="empty">
+      <h2>The book is empty</h2>
+      <p>Import a book from a file, or take the demonstration again.</p>
+      <Button size="large" onClick={() => void pourDemo()}>
+        Take the demonstration again
+      </Button>
+    </section>
+  )
+}
+
+function BookFileActs() {
+  const { exportText, readImport, takeImport, clearBook } = useBook()
+  const { message } = App.useApp()
+  const input = useRef<HTMLInputElement>(null)
+  const [reading, setReading] = useState<ImportReading>()
+  const [clearing, setClearing] = useState(false)
+  const save = () => {
+    const url = URL.createObjectURL(new Blob([exportText()], { type: 'application/json' }))
+    const link = document.createElement('a')
+    link.href = url
+    link.download = `ellop-book-${useBook.getState().minute.slice(0, 10)}.json`
+    link.click()
+    URL.revokeObjectURL(url)
+  }
+  const read = async (file: File | undefined) => {
+    if (file === undefined) return
+    if (file.size > LARGEST_FILE_BYTES)
+      return setReading({ ok: false, message: 'The file is larger than 100 MB. Nothing was added.' })
+    setReading(readImport(await file.text()))
+  }
+  const take = async () => {
+    if (reading === undefined || !reading.ok) return
+    const taken = await takeImport(reading.fresh)
+    void (taken.ok
+      ? message.success(`${formatCount(reading.fresh.length, 'entry', 'entries')} added`)
+      : message.error(taken.message))
+    setReading(undefined)
+  }
+  return (
+    <div className="place-acts">
+      <Button size="large" onClick={save}>
+        Export the book
+      </Button>
+      <Button size="large" onClick={() => input.current?.click()}>
+        Import
+      </Button>
+      <Button size="large" onClick={() => setClearing(true)}>
+        Clear this browser
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label="A book file"
+        onChange={(event) => {
+          void read(event.target.files?.[0])
+          event.target.value = ''
+        }}
+      />
+      <Modal title="Import" open={reading !== undefined} onCancel={() => setReading(undefined)} footer={null}>
+        {reading?.ok === false && (
+          <p className="refusal" role="alert">
+            {reading.message}
+          </p>
+        )}
+        {reading?.ok === true && (
+          <>
+            <p>
+              {formatCount(reading.fresh.length, 'entry', 'entries')} would be added;{' '}
+              {formatCount(reading.known, 'entry', 'entries')} of the file {reading.known === 1 ? 'is' : 'are'} here
+              already.
+            </p>
+            <div className="acts">
+              <Button type="primary" size="large" disabled={reading.fresh.length === 0} onClick={() => void take()}>
+                Add them
+              </Button>
+            </div>
+          </>
+        )}
+      </Modal>
+      <Modal title="Clear this browser" open={clearing} onCancel={() => setClearing(false)} footer={null}>
+        <p>Every entry of this book goes from this browser. Only a file you exported brings it back.</p>
+        <div className="acts">
+          <HoldButton
+            tone="stop"
+            onHold={() => {
+              void clearBook()
+              setClearing(false)
+            }}
+          >
+            Hold: clear it
+          </HoldButton>
+        </div>
+      </Modal>
+    </div>
+  )
+}

@@ -1,0 +1,254 @@
+import {
+  eaterVerdict,
+  formatMass,
+  gateViews,
+  heldFood,
+  isUsedUp,
+  lotName,
+  packAsLot,
+  packView,
+  shutFor,
+  GATE_NAMES,
+  type EaterState,
+  type EaterVerdict,
+  type JudgeContext,
+  type LotState,
+  type PackState,
+} from '@ellop/core'
+import { Checkbox, Input, Select } from 'antd'
+import { useMemo, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { useJudgeContext } from '../book/bookStore'
+import { Field, readField } from '../controls/Field'
+import { HoldButton } from '../controls/HoldButton'
+import { useNote } from '../controls/useNote'
+import { AskEater } from './AskEater'
+
+interface Food {
+  readonly key: string
+  readonly label: string
+  readonly lot: LotState
+  readonly pack: PackState | null
+  readonly held_g: number
+}
+
+/** Serving: what, as which dish, before whom, within everybody's limits. */
+export default function TablePlace() {
+  const context = useJudgeContext()
+  const [search, setSearch] = useSearchParams()
+  const foods = useMemo(() => foodsOf(context), [context])
+  const chosen = foods.find(({ key }) => key === (search.get('pack') ?? search.get('lot'))) ?? foods[0]
+  const held = useMemo(() => heldFood(context), [context])
+  return (
+    <>
+      <div className="place-head">
+        <div>
+          <h1>At the table</h1>
+          <p>Everybody against everything in it. Not asked is not the same as none.</p>
+        </div>
+      </div>
+      {held.servings.length > 0 && (
+        <p className="refusal" role="alert">
+          {held.servings.length} served dishes are no longer behind open gates:{' '}
+          {held.servings
+            .map(
+              ({ dish, eaters }) =>
+                `${dish} (${eaters.map((id) => context.book.house.eaters[id]?.name ?? id).join(', ')})`,
+            )
+            .join('; ')}
+          . If anybody feels ill, call the poison centre or a doctor now.
+        </p>
+      )}
+      {chosen === undefined ? (
+        <section className="empty">
+          <h2>Nothing is ready to serve</h2>
+          <p>
+            A lot comes to the table when its gates are open. <Link to="/basket">See what each still needs</Link>.
+          </p>
+        </section>
+      ) : (
+        <Serving
+          key={chosen.key}
+          food={chosen}
+          foods={foods}
+          context={context}
+          onChoose={(key) => setSearch({ [key.startsWith('pack:') ? 'pack' : 'lot']: key })}
+        />
+      )}
+    </>
+  )
+}
+
+function foodsOf(context: JudgeContext): readonly Food[] {
+  return [...context.book.lots.values()].flatMap((lot): Food[] => {
+    if (lot.weighedIn === null) return []
+    const name = lotName(lot, context)
+    const packs = lot.packs
+      .filter(({ mass_g }) => mass_g > 0)
+      .map((pack) => ({ pack, view: packView(lot, pack, context) }))
+      .filter(({ view }) => !view.notYetFood && view.held.length === 0)
+      .map(({ pack, view }) => ({
+        key: `pack:${pack.id}`,
+        label: `${view.label}, ${pack.store} ${view.code} · ${formatMass(pack.mass_g)}`,
+        lot,
+        pack,
+        held_g: pack.mass_g,
+      }))
+    const safe = gateViews(lot, context).find(({ gate }) => gate === 'makeSafe')?.state === 'open'
+    const own =
+      !isUsedUp(lot) && safe
+        ? [
+            {
+              key: lot.id,
+              label: `${name.title}, fresh, lot ${lot.weighedIn.code} · ${formatMass(lot.mass_g)}`,
+              lot,
+              pack: null,
+              held_g: lot.mass_g,
+            },
+          ]
+        : []
+    return [...own, ...packs]
+  })
+}
+
+function Serving({
+  food,
+  foods,
+  context,
+  onChoose,
+}: {
+  food: Food
+  foods: readonly Food[]
+  context: JudgeContext
+  onChoose: (key: string) => void
+}) {
+  const { write, errorOf, otherError } = useNote()
+  const [dish, setDish] = useState('')
+  const [portions, setPortions] = useState<Readonly<Record<string, string>>>({})
+  const [fault, setFault] = useState<string>()
+  const [asking, setAsking] = useState<EaterState>()
+  const served = food.pack === null ? food.lot : packAsLot(food.lot, food.pack)
+  const eaters = Object.values(context.book.house.eaters)
+  const verdicts = eaters.map((eater) => ({ eater, verdict: eaterVerdict(served, context, eater.id) }))
+  const shut = shutFor('serve', served, context, { serve: { portions: [], pack: food.pack } }).filter(
+    ({ gate }) => gate !== 'plate',
+  )
+  const total_g = Object.values(portions).reduce((sum, text) => {
+    const read = readField(text)
+    return sum + ('value' in read ? read.value : 0)
+  }, 0)
+  const serve = async () => {
+    const read = Object.entries(portions).map(([eater, text]) => ({ eater, read: readField(text) }))
+    const wrong = read.find(({ read: each }) => 'error' in each)
+    if (wrong !== undefined && 'error' in wrong.read)
+      return setFault(`${context.book.house.eaters[wrong.eater]?.name ?? wrong.eater}: ${wrong.read.error}`)
+    setFault(undefined)
+    const list = read.flatMap(({ eater, read: each }) => ('value' in each ? [{ eater, mass_g: each.value }] : []))
+    const noted = await write(
+      {
+        type: 'served',
+        lot: food.lot.id,
+        pack: food.pack?.id ?? null,
+        dish: dish.trim() === '' ? 'as it is' : dish.trim(),
+        portions: list,
+      },
+      'Served',
+    )
+    if (noted.ok) setPortions({})
+  }
+  const toggle = ({ eater, verdict }: { eater: EaterState; verdict: EaterVerdict }, on: boolean) => {
+    const rest = Object.fromEntries(Object.entries(portions).filter(([id]) => id !== eater.id))
+    setPortions(on ? { ...rest, [eater.id]: String(Math.max(1, Math.min(60, Math.floor(verdict.most_g)))) } : rest)
+  }
+  return (
+    <div className="table-work">
+      <section className="card">
+        <div className="form two">
+          <Field label="What">
+            {(id) => (
+              <Select
+                id={id}
+                size="large"
+                value={food.key}
+                onChange={onChoose}
+                options={foods.map(({ key, label }) => ({ value: key, label }))}
+              />
+            )}
+          </Field>
+          <Field label="As which dish" error={errorOf('dish')}>
+            {(id) => (
+              <Input
+                id={id}
+                size="large"
+                placeholder="soup, dumplings …"
+                value={dish}
+                onChange={(event) => setDish(event.target.value)}
+              />
+            )}
+          </Field>
+        </div>
+        {shut.map(({ gate, state, reasons }) => (
+          <p key={gate} className="refusal">
+            {GATE_NAMES[gate]} is {state}. {reasons.join(' ')}
+          </p>
+        ))}
+        <ul className="eaters">
+          {verdicts.map(({ eater, verdict }) => (
+            <li key={eater.id} className={verdict.state}>
+              <Checkbox
+                checked={portions[eater.id] !== undefined}
+                disabled={verdict.state !== 'open'}
+                onChange={(event) => toggle({ eater, verdict }, event.target.checked)}
+              >
+                <strong>{eater.name}</strong>
+                {eater.kind !== 'adult' && <span className="tag quiet">{eater.kind}</span>}
+              </Checkbox>
+              <div className="eater-says">
+                {verdict.reasons.length === 0 ? (
+                  <p>Nothing to mind.</p>
+                ) : (
+                  verdict.reasons.map((reason) => <p key={reason}>{reason.replace(`${eater.name}: `, '')}</p>)
+                )}
+              </div>
+              {verdict.state === 'ajar' ? (
+                <button type="button" className="ask" onClick={() => setAsking(eater)}>
+                  Ask {eater.name}
+                </button>
+              ) : (
+                portions[eater.id] !== undefined && (
+                  <Input
+                    className="number portion"
+                    size="large"
+                    inputMode="decimal"
+                    aria-label={`Portion of ${eater.name} in grams`}
+                    suffix="g"
+                    value={portions[eater.id]}
+                    onChange={(event) => setPortions({ ...portions, [eater.id]: event.target.value })}
+                  />
+                )
+              )}
+            </li>
+          ))}
+        </ul>
+        {(fault ?? otherError(['dish'])) !== undefined && (
+          <p className="refusal" role="alert">
+            {fault ?? otherError(['dish'])}
+          </p>
+        )}
+        <div className="acts serve-acts">
+          <p className="serve-sum">
+            <strong>{formatMass(total_g)}</strong> of {formatMass(food.held_g)}
+          </p>
+          <HoldButton disabled={Object.keys(portions).length === 0} onHold={() => void serve()}>
+            Hold: serve it
+          </HoldButton>
+        </div>
+        <p className="caution">
+          This is no medical advice: what a doctor told an eater outranks it. If anybody feels ill, call the poison
+          centre or a doctor and keep a sample.
+        </p>
+      </section>
+      {asking !== undefined && <AskEater eater={asking} onClose={() => setAsking(undefined)} />}
+    </div>
+  )
+}
