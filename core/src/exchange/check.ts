@@ -13,7 +13,7 @@ export function check<T>(schema: Schema, document: unknown): Checked<T> {
     convert: false,
     abortEarly: true,
     allowUnknown: false,
-    errors: { label: 'path', wrap: { label: false, array: false, string: '“”' } },
+    errors: { label: 'path', wrap: { label: false, array: false, string: false } },
     messages: MESSAGES,
   })
   const detail = error?.details[0]

@@ -46,14 +46,16 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     patch: id(),
     name: text().optional(),
     facts: Joi.object({
-      permission: strictObject({ from: text(), until: nullable(instant()) }),
-      sprayed: strictObject({ last: nullable(instant()) }),
-      busyRoad: strictObject({ distance_m: nullable(Joi.number().min(0).max(100_000)) }),
+      permission: strictObject({ from: text(), until: nullable(instant()) }).optional(),
+      sprayed: strictObject({ last: nullable(instant()) }).optional(),
+      busyRoad: strictObject({ distance_m: nullable(Joi.number().min(0).max(100_000)) }).optional(),
       pastUse: Joi.string().valid('clean', 'industry', 'mine', 'tip', 'railway', 'old-orchard', 'unknown'),
       manured: Joi.string().valid('no', 'yes', 'unknown'),
       dogs: Joi.string().valid('none', 'some', 'many'),
       looksHealthy: Joi.boolean(),
-    }),
+    })
+      .options({ presence: 'optional' })
+      .required(),
   },
   'eater-noted': {
     ...BASE,

@@ -42,6 +42,5 @@ export const stage = () => Joi.string().valid(...STAGES)
 export const goal = () => Joi.string().valid(...GOALS)
 export const sensitivity = () => Joi.string().valid(...SENSITIVITIES)
 export const eaterKind = () => Joi.string().valid('adult', 'child', 'infant')
-export const wholeObject = (keys: Joi.PartialSchemaMap) => Joi.object(keys).required()
-/** All keys required, as every stored entry has them. */
+/** All keys required, as every stored entry has them; and the object itself, unless it is marked optional. */
 export const strictObject = (keys: Joi.PartialSchemaMap) => Joi.object(keys).options({ presence: 'required' })

@@ -9,7 +9,7 @@ const range = () =>
     low: Joi.number().min(0),
     usual: Joi.number().min(Joi.ref('low')),
     high: Joi.number().min(Joi.ref('usual')),
-  })
+  }).optional()
 const severity = () => Joi.string().valid(...SEVERITIES)
 const monthDay = () => Joi.string().pattern(/^\d{2}-\d{2}$/)
 const list = (item: Joi.Schema) => Joi.array().items(item)
@@ -42,9 +42,9 @@ const limit = Joi.alternatives().try(
 
 const step = Joi.object({
   op: text().required(),
-  minutes: strictObject({ low: Joi.number().greater(0), high: Joi.number().min(Joi.ref('low')) }),
+  minutes: strictObject({ low: Joi.number().greater(0), high: Joi.number().min(Joi.ref('low')) }).optional(),
   temp_C: Joi.number(),
-  waterRatio: strictObject({ least: Joi.number().greater(0), usual: Joi.number().min(Joi.ref('least')) }),
+  waterRatio: strictObject({ least: Joi.number().greater(0), usual: Joi.number().min(Joi.ref('least')) }).optional(),
   water: Joi.valid('discard', 'may-keep'),
   control: list(text()).required(),
   critical: Joi.boolean().required(),
@@ -64,7 +64,7 @@ const use = Joi.object({
   verdict: Joi.valid('raw-ok', 'cook', 'leach-then-cook', 'flavouring-only', 'never').required(),
   whyNever: Joi.when('verdict', { is: 'never', then: text().required(), otherwise: Joi.forbidden() }),
   instead: text(),
-  window: strictObject({ from: monthDay(), to: monthDay() }),
+  window: strictObject({ from: monthDay(), to: monthDay() }).optional(),
   tenderness: text(),
   cut: text(),
   hazards: list(
@@ -92,7 +92,7 @@ const use = Joi.object({
   bulk_g_per_L: Joi.number().greater(0),
   portion_g: Joi.number().greater(0),
   firstTaste_g: Joi.number().greater(0),
-  keepsRaw_days: strictObject({ ambient: Joi.number().min(0), chilled: Joi.number().min(0) }),
+  keepsRaw_days: strictObject({ ambient: Joi.number().min(0), chilled: Joi.number().min(0) }).optional(),
   stores: list(
     strictObject({
       store: Joi.valid(...STORES),

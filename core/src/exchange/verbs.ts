@@ -30,19 +30,23 @@ interface ClearInput {
 }
 
 const stateOf = (states: readonly string[]) => Joi.valid(...states)
+const NO_SUCH_STATE = '{{#label}} has no such state; the vocabulary lists its states'
 const observed = Joi.object(
   Object.fromEntries(
     Object.entries(CHARACTERS).map(([name, { states }]) => [
       name,
-      Joi.alternatives().try(stateOf(states), Joi.array().items(stateOf(states)).min(1).unique()),
+      Joi.alternatives()
+        .try(stateOf(states), Joi.array().items(stateOf(states)).min(1).unique())
+        .messages({
+          'alternatives.types': NO_SUCH_STATE,
+          'alternatives.match': NO_SUCH_STATE,
+          'any.only': NO_SUCH_STATE,
+        }),
     ]),
   ),
 )
   .required()
-  .messages({
-    'object.unknown': '{{#label}} is not a character of the vocabulary',
-    'alternatives.match': '{{#label}} has no such state; the vocabulary lists its states',
-  })
+  .messages({ 'object.unknown': '{{#label}} is not a character of the vocabulary' })
 
 const VERBS: Readonly<Record<string, Verb>> = {
   boil: {

@@ -1,6 +1,6 @@
 import { findTaxon } from '../flora/catalogue'
 import type { Store } from '../flora/taxon'
-import { storeRule, type StoredAs } from '../keep/storage'
+import { STANDS_AT_MOST_MINUTES, stoodMinutes, stoodReason, storeRule, type StoredAs } from '../keep/storage'
 import type { LotState } from '../lot/lotState'
 import { formatTemp } from '../quantity/format'
 import { isTreating, lotUse, protocolOf, treatmentProgress } from '../treatment/progress'
@@ -28,6 +28,8 @@ export function keepGate(lot: LotState, context: JudgeContext, intent: KeepInten
       [],
     )
   }
+  const stood = as === 'treated' ? stoodMinutes(lot, context.now) : 0
+  if (stood > STANDS_AT_MOST_MINUTES) return finding([stoodReason(stood)], [])
   if (rule.limit.measure === 'dried-to') return finding([], [], [rule.says])
   const most = formatTemp(rule.limit.atMost_C)
   if (intent.storeTemp_C === null) return finding([], [`Measure the store: it must be at ${most} or below.`])

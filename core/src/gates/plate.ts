@@ -1,7 +1,7 @@
 import { findTaxon } from '../flora/catalogue'
 import type { Taxon, Use } from '../flora/taxon'
 import type { Sensitivity } from '../flora/vocabulary'
-import { discardBy, storeRule } from '../keep/storage'
+import { discardBy, STANDS_AT_MOST_MINUTES, stoodMinutes, stoodReason, storeRule } from '../keep/storage'
 import type { EaterId } from '../log/entry'
 import { kitchenAt, type EaterState } from '../log/houseState'
 import type { LotState, PackState, Portion } from '../lot/lotState'
@@ -12,8 +12,6 @@ import { lotUse } from '../treatment/progress'
 import { storedAs } from './keep'
 import { finding, type Finding, type GateState, type JudgeContext } from './verdict'
 
-/** Cooked food that stood longer than this is not served: SAF-17, the two-hour rule of food safety practice with the meal itself. */
-export const STANDS_AT_MOST_MINUTES = 240
 /** Hours that must lie between a first taste and an ordinary portion. */
 const FIRST_TASTE_WAIT_MINUTES = 12 * 60
 /** Half a gram: what a kitchen scale rounds away. */
@@ -85,7 +83,7 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   const limits = [...left.map(({ left_g, why }) => ({ left_g, why })), ...(first === undefined ? [] : [first])]
   const tightest = limits.reduce((a, b) => (b.left_g < a.left_g ? b : a), { left_g: Infinity, why: '' })
   const reasons = [
-    ...cautions.map(({ why }) => `${eater.name}: ${why}`),
+    ...cautions.filter(({ why }) => why !== tightest.why).map(({ why }) => `${eater.name}: ${why}`),
     ...(tightest.why === '' ? [] : [`${eater.name}: ${formatMass(tightest.left_g)} at most now. ${tightest.why}`]),
   ]
   return say(tightest.left_g <= 0 ? 'closed' : 'open', tightest.left_g, reasons)
@@ -126,16 +124,8 @@ function firstTaste(use: Use, taxon: Taxon, eater: EaterId, { book, catalogue, n
 function lifeReasons(lot: LotState, context: JudgeContext, pack: PackState | null): readonly string[] {
   const { catalogue, now } = context
   if (pack === null) {
-    const cookedAt = lot.runs
-      .flatMap(({ done }) => (done === null ? [] : [done.at]))
-      .sort()
-      .at(-1)
-    const stood = cookedAt === undefined || storedAs(lot, context) === 'dried' ? 0 : minutesBetween(cookedAt, now)
-    return stood > STANDS_AT_MOST_MINUTES
-      ? [
-          `It has stood for ${Math.round(stood / 60)} hours since it was cooked. Throw it away; next time chill or freeze it at once.`,
-        ]
-      : []
+    const stood = storedAs(lot, context) === 'dried' ? 0 : stoodMinutes(lot, now)
+    return stood > STANDS_AT_MOST_MINUTES ? [stoodReason(stood)] : []
   }
   const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
   const use = taxon === undefined ? undefined : lotUse(pack.lotThen, taxon)

@@ -2,7 +2,7 @@ import { commonName, findTaxon, requireTaxon } from '../flora/catalogue'
 import type { Protocol, Step, Taxon, Use } from '../flora/taxon'
 import { CHARACTERS } from '../flora/vocabulary'
 import { countingTells, lotClearance } from '../gates/identity'
-import { STANDS_AT_MOST_MINUTES } from '../gates/plate'
+import { cookedAt, STANDS_AT_MOST_MINUTES } from '../keep/storage'
 import { storedAs } from '../gates/keep'
 import type { JudgeContext } from '../gates/verdict'
 import { kitchenAt } from '../log/houseState'
@@ -235,11 +235,8 @@ export function rawUntil(lot: LotState, taxon: Taxon): Instant | null {
 
 /** Until when cooked food in hand may still be served. */
 function standsUntil(lot: LotState): Instant | null {
-  const cookedAt = lot.runs
-    .flatMap(({ done }) => (done === null ? [] : [done.at]))
-    .sort()
-    .at(-1)
-  return cookedAt === undefined ? null : fromMs(toMs(cookedAt) + STANDS_AT_MOST_MINUTES * MINUTE_ms)
+  const since = cookedAt(lot)
+  return since === undefined ? null : fromMs(toMs(since) + STANDS_AT_MOST_MINUTES * MINUTE_ms)
 }
 
 function trimText(lot: LotState, taxon: Taxon): string {

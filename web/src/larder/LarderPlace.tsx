@@ -100,7 +100,7 @@ function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: strin
       <p>
         Lot {view.code}, {view.patch} · packed {formatDay(pack.at, timeZone, true)}
       </p>
-      <p>{held.length > 0 ? held.join(' ') : notYetFood ? `Still due: ${view.due.join(' ')}` : `Done: ${view.done}`}</p>
+      <p>{held.length > 0 ? held.join(' ') : notYetFood ? view.due.join(' ') : `Done: ${view.done}`}</p>
       <p className="pack-until">
         {view.discardBy === null ? view.storeSays : `Discard by ${formatDay(view.discardBy, timeZone, true)}`}
       </p>

@@ -1,0 +1,854 @@
+import { describe, expect, it } from 'vitest'
+import type { Taxon } from '../flora/taxon'
+import { CATALOGUE } from '../flora/records'
+import type { GroundNote } from '../ground/facts'
+import type { Saying } from '../log/stamp'
+import { BLANCH, bringIn, CLEAN, cook, FITTING_TELLS, household, load, Pen, tell, weighIn } from '../testing/pen'
+import { ACT_GATES, shutFor } from './acts'
+import { judge, packAsLot, type Intent } from './judge'
+import { eaterVerdict } from './plate'
+import { storedAs } from './keep'
+import { GATE_NAMES, GATES, type Gate } from './verdict'
+
+const see = (pen: Pen, gate: Gate, intent: Intent = {}) => {
+  const { state, reasons } = judge(gate, pen.lot(), pen.context, intent)
+  return { state, reasons }
+}
+const opened = () => household(new Pen())
+/** A catalogue in which a record is changed. */
+const catalogueWith = (name: string, change: Partial<Taxon>) => ({
+  ...CATALOGUE,
+  taxa: CATALOGUE.taxa.map((taxon) => (taxon.scientificName === name ? { ...taxon, ...change } : taxon)),
+})
+
+describe('every verdict', () => {
+  it('stores its gate, the instant and the catalogue’s revision', () => {
+    const pen = cook(opened())
+    for (const gate of GATES)
+      expect(judge(gate, pen.lot(), pen.context)).toMatchObject({ gate, at: pen.now, revision: CATALOGUE.revision })
+    expect(Object.values(GATE_NAMES)).toEqual([
+      'Identity',
+      'Ground',
+      'Take',
+      'Sort',
+      'Make safe',
+      'Palate',
+      'Keep',
+      'Plate',
+    ])
+    expect(() => judge('attic' as Gate, pen.lot(), pen.context)).toThrow(
+      'judge: expected one of the eight gates, got attic',
+    )
+  })
+  it('is closed for a plant that is not in the catalogue, and never thrown', () => {
+    const pen = opened()
+    pen.force({
+      type: 'weighed-in',
+      lot: 'A',
+      code: 'A',
+      taxon: 'Planta ignota',
+      part: 'leaf',
+      stage: 'young',
+      patch: 'wall',
+      mass_g: 10,
+      pickedAt: pen.now,
+    })
+    const gone = 'This plant is not in the catalogue.'
+    expect(see(pen, 'identity')).toEqual({
+      state: 'closed',
+      reasons: ['This plant is not in the catalogue, so nothing can be checked.'],
+    })
+    for (const gate of ['ground', 'take', 'sort'] as const)
+      expect(see(pen, gate)).toEqual({ state: 'closed', reasons: [gone] })
+    expect(see(pen, 'makeSafe')).toEqual({
+      state: 'closed',
+      reasons: ['Nothing is on record about eating this part at this stage.'],
+    })
+    expect(see(pen, 'keep')).toEqual({ state: 'closed', reasons: ['No way of keeping this is on record.'] })
+    expect(eaterVerdict(pen.lot(), pen.context, 'ann')).toMatchObject({
+      state: 'closed',
+      reasons: ['Nothing is on record about eating this.'],
+    })
+    expect(storedAs(pen.lot(), pen.context)).toBe('raw')
+  })
+  it('is closed or ajar for a lot whose weighing in was struck out', () => {
+    const pen = opened()
+    pen.force({ type: 'certain-attested', lot: 'A' })
+    for (const gate of GATES) expect(see(pen, gate).state).not.toBe('open')
+  })
+})
+
+describe('Identity', () => {
+  it('asks for every key tell, every harmful double ruled out, and certainty', () => {
+    const pen = opened()
+    weighIn(pen)
+    expect(see(pen, 'identity')).toEqual({
+      state: 'ajar',
+      reasons: [
+        'Still to be looked at: how the leaves sit, leaf edge, leaf surface and stem, cut across.',
+        'White snakeroot (toxic) still stands.',
+        "Dog's mercury (toxic) still stands.",
+        'Common figwort (irritant) still stands.',
+        'You have not yet said that you are certain.',
+      ],
+    })
+    tell(pen, 'leafSurface', 'stinging-hairs')
+    expect(see(pen, 'identity').reasons).toContain("Dog's mercury (toxic) is ruled out 1 of 2 times.")
+    expect(see(pen, 'identity').reasons).not.toContain('Common figwort (irritant) still stands.')
+    for (const [character, state] of FITTING_TELLS) tell(pen, character, state)
+    expect(see(pen, 'identity').reasons).toEqual(['You have not yet said that you are certain.'])
+    pen.write({ type: 'certain-attested', lot: 'A' })
+    expect(see(pen, 'identity')).toEqual({
+      state: 'open',
+      reasons: ['Every key tell fits; 3 harmful look-alikes are ruled out.'],
+    })
+  })
+  it('is closed by one contradiction, in words that name both states', () => {
+    const pen = bringIn(opened())
+    expect(see(pen, 'identity').state).toBe('open')
+    const other = opened()
+    weighIn(other)
+    for (const [character, state] of FITTING_TELLS) tell(other, character, state)
+    other.write({ type: 'certain-attested', lot: 'A' })
+    tell(other, 'leafArrangement', 'alternate')
+    expect(see(other, 'identity')).toEqual({
+      state: 'closed',
+      reasons: [
+        'How the leaves sit: you saw opposite and alternate; Nettle has opposite. It is not this plant, or not only this plant.',
+      ],
+    })
+  })
+  it('takes “not visible” and “could not tell” for no answer', () => {
+    const pen = opened()
+    weighIn(pen)
+    for (const [character] of FITTING_TELLS)
+      pen.write({ type: 'tell-seen', lot: 'A', character, answer: 'not-visible', states: [] })
+    pen.write({
+      type: 'tell-seen',
+      lot: 'A',
+      character: 'leafSurface',
+      answer: 'could-not-tell',
+      states: ['stinging-hairs'],
+    })
+    expect(see(pen, 'identity').reasons[0]).toContain('leaf surface')
+  })
+  it('does not count a tell noted after the first cutting', () => {
+    const pen = opened()
+    weighIn(pen)
+    for (const [character, state] of FITTING_TELLS.slice(1)) tell(pen, character, state)
+    pen.write({ type: 'certain-attested', lot: 'A' })
+    pen.write({
+      type: 'sorted',
+      lot: 'A',
+      stageSeen: 'young',
+      kept_g: 900,
+      trimmed_g: 300,
+      trimmedTo: 'stock',
+      wash: null,
+    })
+    tell(pen, 'leafArrangement', 'opposite')
+    expect(see(pen, 'identity')).toEqual({
+      state: 'ajar',
+      reasons: ['Not seen before it was cut: how the leaves sit. What is noted after the cutting does not count.'],
+    })
+  })
+  it('does not count a tell noted at the very moment of the cutting', () => {
+    const pen = opened()
+    weighIn(pen)
+    for (const [character, state] of FITTING_TELLS.slice(1)) tell(pen, character, state)
+    pen.write({ type: 'certain-attested', lot: 'A' })
+    const at = pen.now
+    pen.write(
+      { type: 'sorted', lot: 'A', stageSeen: 'young', kept_g: 900, trimmed_g: 300, trimmedTo: 'stock', wash: null },
+      at,
+    )
+    pen.write({ type: 'tell-seen', lot: 'A', character: 'leafArrangement', answer: 'seen', states: ['opposite'] }, at)
+    expect(see(pen, 'identity').state).toBe('ajar')
+  })
+  it('counts distinct days of meeting, of this plant, by any of its names, up to now', () => {
+    const met = (...meetings: [string, string][]) => {
+      const pen = new Pen()
+      household(pen)
+      const strike = [...pen.log.entries.values()].filter(({ type }) => type === 'plant-met')
+      for (const { id } of strike) pen.write({ type: 'struck', entry: id, why: 'test' })
+      for (const [taxon, at] of meetings) pen.force({ type: 'plant-met', taxon, stage: 'young' }, at)
+      bringIn(pen)
+      return see(pen, 'identity')
+    }
+    const short = (days: number) => ({
+      state: 'ajar',
+      reasons: [`You have met Nettle on ${days} of the 2 days it takes before eating it.`],
+    })
+    expect(met()).toEqual(short(0))
+    expect(met(['Urtica dioica', '2026-05-01T08:00:00.000Z'], ['Urtica dioica', '2026-05-01T18:00:00.000Z'])).toEqual(
+      short(1),
+    )
+    expect(met(['Urtica dioica', '2026-05-01T08:00:00.000Z'], ['Urtica urens', '2026-05-02T18:00:00.000Z'])).toEqual(
+      short(1),
+    )
+    expect(met(['Urtica dioica', '2026-05-01T08:00:00.000Z'], ['Urtica dioica', '2028-05-02T18:00:00.000Z'])).toEqual(
+      short(1),
+    )
+    expect(
+      met(['Urtica dioica', '2026-05-01T08:00:00.000Z'], ['Urtica galeopsifolia', '2026-05-02T18:00:00.000Z']).state,
+    ).toBe('open')
+  })
+  it('is reopened by a stray until all was gone through again, and closed when it was broken up', () => {
+    const pen = bringIn(opened())
+    pen.write({ type: 'stray-reported', lot: 'A', what: 'a smooth leaf', brokenUp: false })
+    expect(see(pen, 'identity')).toEqual({
+      state: 'ajar',
+      reasons: ['A stray was reported: go through the whole lot again, piece by piece.'],
+    })
+    pen.write({ type: 'strays-sorted', lot: 'A', found: 2 })
+    expect(see(pen, 'identity').state).toBe('open')
+    pen.write({ type: 'stray-reported', lot: 'A', what: 'another', brokenUp: false })
+    expect(see(pen, 'identity').state).toBe('ajar')
+    pen.write({ type: 'strays-sorted', lot: 'A', found: 0 })
+    pen.write({ type: 'stray-reported', lot: 'A', what: 'chopped', brokenUp: true })
+    pen.write({ type: 'strays-sorted', lot: 'A', found: 0 })
+    expect(see(pen, 'identity')).toEqual({
+      state: 'closed',
+      reasons: ['A stray was broken up in it, and its plant has harmful doubles: throw the lot away.'],
+    })
+    const harmless = new Pen(catalogueWith('Urtica dioica', { lookalikes: [] }))
+    bringIn(household(harmless))
+    harmless.write({ type: 'stray-reported', lot: 'A', what: 'chopped', brokenUp: true })
+    harmless.write({ type: 'strays-sorted', lot: 'A', found: 0 })
+    expect(see(harmless, 'identity').state).toBe('open')
+  })
+  it('is closed by a taste that is an alarm', () => {
+    const pen = cook(opened())
+    pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 0, accepts: true, alarm: 'bitter-where-none-belongs' })
+    expect(see(pen, 'identity')).toEqual({
+      state: 'closed',
+      reasons: [
+        'It tasted of bitter where none belongs: stop. Eat no more of it, keep a sample, and look again at what it is.',
+      ],
+    })
+  })
+})
+
+describe('Ground', () => {
+  const verdict = (facts: GroundNote, at = '2027-05-01T00:00:00.000Z', now?: string) => {
+    const pen = household(new Pen())
+    pen.write({ type: 'ground-noted', patch: 'other', name: 'Other', facts }, at)
+    if (now !== undefined) pen.now = now
+    pen.force({
+      type: 'weighed-in',
+      lot: 'A',
+      code: 'A',
+      taxon: 'Urtica dioica',
+      part: 'leafy-top',
+      stage: 'young',
+      patch: 'other',
+      mass_g: 100,
+      pickedAt: pen.now,
+    })
+    return see(pen, 'ground')
+  }
+  const without = (fact: keyof GroundNote) =>
+    Object.fromEntries(Object.entries(CLEAN).filter(([name]) => name !== fact)) as GroundNote
+  it('opens on clean ground', () => expect(verdict(CLEAN)).toEqual({ state: 'open', reasons: [] }))
+  it.each([
+    ['permission', 'who gave leave to pick here'],
+    ['sprayed', 'when it was last sprayed'],
+    ['busyRoad', 'how far the next busy road is'],
+    ['pastUse', 'what this land was before'],
+    ['manured', 'whether it is dunged or fertilised'],
+    ['dogs', 'how many dogs come by'],
+    ['looksHealthy', 'whether the plants look healthy'],
+  ] as const)('asks for %s when it was never asked', (fact, question) => {
+    expect(verdict(without(fact))).toEqual({ state: 'ajar', reasons: [`Still to be asked: ${question}.`] })
+  })
+  it('asks again after a year, to the day', () => {
+    expect(verdict(CLEAN, '2026-05-16T08:30:00.000Z', '2027-05-16T08:20:00.000Z').state).toBe('open')
+    const stale = verdict(CLEAN, '2026-05-16T08:00:00.000Z', '2027-05-16T08:00:00.000Z')
+    expect(stale.state).toBe('ajar')
+    expect(stale.reasons[0]).toContain('who gave leave to pick here (last asked over a year ago)')
+  })
+  it.each([
+    [
+      { permission: { from: 'the board', until: '2027-05-15T00:00:00.000Z' } },
+      'Leave from the board ended on 2027-05-15. Ask again before picking.',
+    ],
+    [
+      { sprayed: { last: '2024-06-14T00:00:00.000Z' } },
+      'Weedkiller at Other on 2024-06-14; your wait is 3 years. Not food before 2027-06-14. Washing does not mend it.',
+    ],
+    [
+      { pastUse: 'mine' },
+      'This was a mine: the plant takes up metals, and no washing or cooking takes them out. Only a soil test clears it.',
+    ],
+    [
+      { pastUse: 'industry' },
+      'This was an old works: the plant takes up metals, and no washing or cooking takes them out. Only a soil test clears it.',
+    ],
+    [
+      { pastUse: 'tip' },
+      'This was a tip: the plant takes up metals, and no washing or cooking takes them out. Only a soil test clears it.',
+    ],
+    [
+      { pastUse: 'railway' },
+      'This was a railway: the plant takes up metals, and no washing or cooking takes them out. Only a soil test clears it.',
+    ],
+    [
+      { pastUse: 'old-orchard' },
+      'This was an old orchard, where lead and arsenic were sprayed: the plant takes up metals, and no washing or cooking takes them out. Only a soil test clears it.',
+    ],
+    [
+      { busyRoad: { distance_m: 30 } },
+      '30 m from a busy road; 50 m is the careful distance (the usual school says 20 m). Dust rinses off, metal in the leaf does not.',
+    ],
+    [
+      { looksHealthy: false },
+      'The stand looks sick: twisted, yellow in strips or dying. Find out why before anything is eaten from it.',
+    ],
+  ] as [GroundNote, string][])('is closed by %o', (fact, reason) =>
+    expect(verdict({ ...CLEAN, ...fact })).toEqual({ state: 'closed', reasons: [reason] }),
+  )
+  it('opens at the limits themselves', () => {
+    expect(verdict({ ...CLEAN, busyRoad: { distance_m: 50 } }).state).toBe('open')
+    expect(verdict({ ...CLEAN, sprayed: { last: '2024-05-15T00:00:00.000Z' } }).state).toBe('open')
+    expect(verdict({ ...CLEAN, permission: { from: 'us', until: '2027-05-17T00:00:00.000Z' } }).state).toBe('open')
+  })
+  it('keeps a spraying in mind though the fact has gone stale', () => {
+    const stale = verdict({ ...CLEAN, sprayed: { last: '2025-06-14T00:00:00.000Z' } }, '2026-01-01T00:00:00.000Z')
+    expect(stale.state).toBe('closed')
+    expect(stale.reasons[0]).toContain('Not food before 2028-06-13')
+  })
+  it('does not pass the unknown as clean, and says what is worth knowing', () => {
+    expect(verdict({ ...CLEAN, pastUse: 'unknown' })).toEqual({
+      state: 'ajar',
+      reasons: ['Still to be asked: what this land was before: not known is not clean.'],
+    })
+    expect(verdict({ ...CLEAN, manured: 'yes', dogs: 'many' })).toEqual({
+      state: 'open',
+      reasons: [
+        'Fed ground: more nitrate. Blanch it and throw the water away.',
+        'Many dogs: take tops above the knee, from the far side, and cook them.',
+      ],
+    })
+    expect(verdict({ ...CLEAN, manured: 'unknown' }).reasons).toEqual([
+      'Nobody knows whether it is fed: treated as if it were.',
+    ])
+  })
+  it('asks only what matters to the plant', () => {
+    const pen = household(new Pen(catalogueWith('Urtica dioica', { accumulates: [] })))
+    pen.write({ type: 'ground-noted', patch: 'wall', facts: { pastUse: 'mine', busyRoad: { distance_m: 1 } } })
+    weighIn(pen)
+    expect(see(pen, 'ground')).toEqual({ state: 'open', reasons: [] })
+  })
+  it('stays ajar for a patch of which nothing is known', () => {
+    const pen = opened()
+    pen.write({
+      type: 'weighed-in',
+      lot: 'A',
+      code: 'A',
+      taxon: 'Urtica dioica',
+      part: 'leaf',
+      stage: 'young',
+      patch: 'nowhere',
+      mass_g: 10,
+      pickedAt: pen.now,
+    })
+    expect(see(pen, 'ground')).toEqual({ state: 'ajar', reasons: ['Nothing is known of this patch yet.'] })
+  })
+})
+
+describe('Take', () => {
+  const stand = (over: Partial<Saying<'stand-counted'>> = {}) => {
+    const pen = opened()
+    weighIn(pen)
+    pen.write({
+      type: 'stand-counted',
+      lot: 'A',
+      stems: 2000,
+      taken: 500,
+      wildlifeLooked: true,
+      wildlifeOn: 0,
+      othersPick: false,
+      school: null,
+      ...over,
+    })
+    return see(pen, 'take')
+  }
+  it('asks for the count, then for the wildlife', () => {
+    const pen = opened()
+    weighIn(pen)
+    expect(see(pen, 'take')).toEqual({ state: 'ajar', reasons: ['Say how much stood there and how much you cut.'] })
+    expect(stand({ wildlifeLooked: false })).toEqual({ state: 'ajar', reasons: ['Look for who lives on it.'] })
+  })
+  it('opens within the share, and beyond it too: too much is written down and does not make food unfit', () => {
+    expect(stand()).toEqual({ state: 'open', reasons: ['500 cut. a third of 2000 stems is 666.'] })
+    expect(stand({ taken: 666 }).reasons[0]).not.toContain('rests')
+    expect(stand({ taken: 667 })).toEqual({
+      state: 'open',
+      reasons: ['667 cut, 666 was fair (a third of 2000 stems is 666.) Food, yes; the patch rests.'],
+    })
+  })
+  it('does not ask for wildlife where the record names none, and is closed for a protected plant', () => {
+    const { wildlifeHost, ...bare } = CATALOGUE.taxa.find(
+      ({ scientificName }) => scientificName === 'Urtica dioica',
+    ) as Taxon
+    expect(wildlifeHost).toContain('peacock')
+    const pen = household(
+      new Pen({
+        ...CATALOGUE,
+        taxa: [...CATALOGUE.taxa.filter(({ scientificName }) => scientificName !== 'Urtica dioica'), bare],
+      }),
+    )
+    weighIn(pen)
+    pen.write({
+      type: 'stand-counted',
+      lot: 'A',
+      stems: 2000,
+      taken: 5,
+      wildlifeLooked: false,
+      wildlifeOn: 0,
+      othersPick: false,
+      school: null,
+    })
+    expect(see(pen, 'take').state).toBe('open')
+    const rare = household(new Pen(catalogueWith('Urtica dioica', { standing: 'protected' })))
+    weighIn(rare)
+    expect(see(rare, 'take')).toEqual({ state: 'closed', reasons: ['It is protected: it is not picked.'] })
+  })
+})
+
+describe('Sort', () => {
+  it('opens when only the edible part at an edible stage goes on, washed in fit water', () => {
+    const pen = opened()
+    weighIn(pen)
+    expect(see(pen, 'sort')).toEqual({
+      state: 'ajar',
+      reasons: ['Go through it piece by piece, trim it, and weigh what goes on.'],
+    })
+    expect(see(bringIn(opened()), 'sort')).toEqual({ state: 'open', reasons: [] })
+  })
+  const forced = (over: Partial<Saying<'sorted'>>) => {
+    const pen = opened()
+    weighIn(pen)
+    pen.force({
+      type: 'sorted',
+      lot: 'A',
+      stageSeen: 'young',
+      kept_g: 900,
+      trimmed_g: 300,
+      trimmedTo: 'stock',
+      wash: null,
+      ...over,
+    })
+    return see(pen, 'sort')
+  }
+  it('is closed by what sorting found', () => {
+    expect(forced({ wash: { water: 'chemicals', changes: 1 } })).toEqual({
+      state: 'closed',
+      reasons: ['It was washed in water with chemicals in it. Nothing takes those out.'],
+    })
+    expect(forced({ kept_g: 0 })).toEqual({ state: 'closed', reasons: ['Nothing edible was left after sorting.'] })
+    expect(forced({ wash: { water: 'germs', changes: 1 } }).state).toBe('open')
+    const flowering = forced({ stageSeen: 'flowering' })
+    expect(flowering.state).toBe('closed')
+    expect(flowering.reasons[0]).toMatch(
+      /gritty with mineral bodies.*Instead: young tops from a stand mown in early summer/,
+    )
+    expect(forced({ stageSeen: 'dormant' })).toEqual({
+      state: 'closed',
+      reasons: ['Nothing is on record about eating this part at this stage.'],
+    })
+  })
+  it('is closed for a plant that is never food', () => {
+    const pen = opened()
+    pen.force({
+      type: 'weighed-in',
+      lot: 'A',
+      code: 'A',
+      taxon: 'Mercurialis perennis',
+      part: 'leafy-top',
+      stage: 'young',
+      patch: 'wall',
+      mass_g: 10,
+      pickedAt: pen.now,
+    })
+    expect(see(pen, 'sort').reasons[0]).toContain('People have eaten it as a pot herb and fallen ill')
+    expect(see(pen, 'makeSafe')).toEqual({
+      state: 'closed',
+      reasons: ['Mercurialis irritants: No kitchen treatment is accepted for this plant.'],
+    })
+    const tuber = opened()
+    tuber.force({
+      type: 'weighed-in',
+      lot: 'A',
+      code: 'A',
+      taxon: 'Mercurialis perennis',
+      part: 'tuber',
+      stage: 'young',
+      patch: 'wall',
+      mass_g: 10,
+      pickedAt: tuber.now,
+    })
+    expect(see(tuber, 'sort').reasons[0]).toContain('Irritant substances that also harm the blood')
+  })
+})
+
+describe('Make safe', () => {
+  it('says what is still due, hazard by hazard', () => {
+    expect(see(bringIn(opened()), 'makeSafe')).toEqual({
+      state: 'ajar',
+      reasons: ['Still to do: blanch.', 'Sting: Boiling, thorough drying or crushing ends the sting.'],
+    })
+  })
+  it('opens when every gram went through the limit, and lists every answer', () => {
+    const pen = bringIn(opened())
+    load(pen, 400)
+    expect(see(pen, 'makeSafe').reasons[0]).toBe('blanch: 400 of 900 g are done.')
+    load(pen, 499)
+    expect(see(pen, 'makeSafe').state).toBe('ajar')
+    load(pen, 1)
+    const done = see(pen, 'makeSafe')
+    expect(done.state).toBe('open')
+    expect(done.reasons).toHaveLength(6)
+    expect(done.reasons[0]).toBe('Sting: Boiling, thorough drying or crushing ends the sting. Done.')
+    expect(done.reasons[1]).toBe('Nitrate: Ground without dung or fertiliser keeps nitrate moderate.')
+  })
+  it.each([
+    [{ outcome: 'off-boil' }, 'it went off the boil'],
+    [{ outcome: 'stopped' }, 'it was stopped'],
+    [{ checked: false }, 'its sign was not looked at'],
+    [{ minutes: 1.9 }, '1 min 54 s of 2 min'],
+    [{ temp_C: 94 }, '94.0 °C is not a rolling boil here'],
+  ] as [Partial<Saying<'step-done'>>, string][])('does not count a load with %o', (over, why) => {
+    const pen = bringIn(opened())
+    load(pen, 900, over)
+    expect(see(pen, 'makeSafe').reasons[0]).toBe(`Load 1 does not count for the blanch: ${why}. Do it again.`)
+    load(pen, 900)
+    expect(see(pen, 'makeSafe').state).toBe('open')
+  })
+  it('does not count a load still in the pot', () => {
+    const pen = bringIn(opened())
+    pen.write({ type: 'step-begun', lot: 'A', ...BLANCH, load: 1, mass_g: 900 })
+    expect(see(pen, 'makeSafe').state).toBe('ajar')
+  })
+  it('takes the minutes that the record adds with height, and refuses above what it accepts', () => {
+    const high = bringIn(household(new Pen(), { elevation_m: 1600 }))
+    load(high, 900, { temp_C: null })
+    expect(see(high, 'makeSafe').reasons[0]).toContain('2 min 12 s of 3 min')
+    const higher = bringIn(household(new Pen(), { elevation_m: 2600 }))
+    load(higher, 900, { temp_C: null })
+    expect(see(higher, 'makeSafe').reasons[0]).toContain(
+      'The record accepts this boil up to 2,500 m; here, at 2,600 m, water boils at 91.3 °C.',
+    )
+  })
+  it('on fed ground lets the nitrate go only with water that is thrown away', () => {
+    const fed = () => {
+      const pen = opened()
+      pen.write({ type: 'ground-noted', patch: 'wall', facts: { manured: 'yes' } })
+      return bringIn(pen)
+    }
+    const kept = fed()
+    load(kept, 900, { water: 'kept' })
+    expect(see(kept, 'makeSafe')).toEqual({
+      state: 'ajar',
+      reasons: ['Nitrate: A blanch whose water is thrown away takes part of the nitrate out.'],
+    })
+    const thrown = fed()
+    load(thrown, 900)
+    expect(see(thrown, 'makeSafe').reasons[1]).toBe(
+      'Nitrate: A blanch whose water is thrown away takes part of the nitrate out. Done.',
+    )
+  })
+  it('is closed where the record holds no way', () => {
+    const uses =
+      CATALOGUE.taxa
+        .find(({ scientificName }) => scientificName === 'Urtica dioica')
+        ?.uses.map((use) => ({ ...use, protocols: [] })) ?? []
+    const pen = household(new Pen(catalogueWith('Urtica dioica', { uses })))
+    weighIn(pen)
+    expect(see(pen, 'makeSafe')).toEqual({
+      state: 'closed',
+      reasons: ['The record holds no accepted way to make this safe.'],
+    })
+  })
+})
+
+describe('Palate', () => {
+  it('opens on acceptance alone, even against advice, and never on an alarm', () => {
+    const pen = bringIn(opened())
+    expect(see(pen, 'palate')).toEqual({ state: 'ajar', reasons: ['Taste it.'] })
+    load(pen, 900)
+    const taste = (bitter: number, accepts: boolean) =>
+      pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter, accepts, alarm: null })
+    taste(4, false)
+    expect(see(pen, 'palate')).toEqual({
+      state: 'ajar',
+      reasons: ['Bitter 4 of 10 and not accepted yet: go on, or take it as it is.'],
+    })
+    taste(5, true)
+    expect(see(pen, 'palate')).toEqual({ state: 'open', reasons: [] })
+    taste(6, true)
+    expect(see(pen, 'palate')).toEqual({ state: 'open', reasons: ['Accepted at bitter 6 of 10.'] })
+    pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 0, accepts: true, alarm: 'soap' })
+    pen.force({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 0, accepts: true, alarm: null })
+    expect(see(pen, 'palate')).toEqual({ state: 'closed', reasons: ['It tasted wrong. Stop.'] })
+  })
+})
+
+describe('Keep', () => {
+  const frozen = (storeTemp_C: number | null): Intent => ({ keep: { store: 'frozen', storeTemp_C } })
+  it('wants a store on record and its limit measured', () => {
+    const pen = cook(opened())
+    expect(see(pen, 'keep')).toEqual({ state: 'ajar', reasons: ['Choose a store for what is not eaten now.'] })
+    expect(see(pen, 'keep', frozen(null))).toEqual({
+      state: 'ajar',
+      reasons: ['Measure the store: it must be at −18.0 °C or below.'],
+    })
+    expect(see(pen, 'keep', frozen(-17.9))).toEqual({
+      state: 'closed',
+      reasons: ['The store is at −17.9 °C; it must be at −18.0 °C or below.'],
+    })
+    expect(see(pen, 'keep', frozen(-18))).toEqual({
+      state: 'open',
+      reasons: ['Best within 8 to 12 months at −18 °C: quality, not safety. Once thawed, use within a day, kept cold.'],
+    })
+    expect(see(pen, 'keep', { keep: { store: 'dried', storeTemp_C: null } })).toEqual({
+      state: 'closed',
+      reasons: ['The record does not keep it dried as it is (treated). It allows: frozen, chilled.'],
+    })
+  })
+  it('tells raw, treated and dried apart', () => {
+    const pen = bringIn(opened())
+    expect(see(pen, 'keep', frozen(-18)).reasons[0]).toContain('Unblanched greens')
+    pen.write({ type: 'way-chosen', lot: 'A', protocol: 'dried for tea or powder', goal: 'dry' })
+    const begun = pen.write({
+      type: 'step-begun',
+      lot: 'A',
+      protocol: 'dried for tea or powder',
+      step: 2,
+      load: 1,
+      mass_g: 900,
+    })
+    pen.wait(1000)
+    pen.write({
+      type: 'step-done',
+      lot: 'A',
+      begun: begun.id,
+      outcome: 'done',
+      minutes: 900,
+      temp_C: 40,
+      backToBoil_s: null,
+      driedTo_g: 121,
+      checked: true,
+      water: null,
+    })
+    expect(see(pen, 'makeSafe').reasons[0]).toBe(
+      'Load 1 does not count for the dry: 121 g dry, 120 g is dry enough. Do it again.',
+    )
+    const again = pen.write({
+      type: 'step-begun',
+      lot: 'A',
+      protocol: 'dried for tea or powder',
+      step: 2,
+      load: 2,
+      mass_g: 900,
+    })
+    pen.wait(1000)
+    pen.write({
+      type: 'step-done',
+      lot: 'A',
+      begun: again.id,
+      outcome: 'done',
+      minutes: 900,
+      temp_C: 40,
+      backToBoil_s: null,
+      driedTo_g: 120,
+      checked: true,
+      water: null,
+    })
+    expect(storedAs(pen.lot(), pen.context)).toBe('dried')
+    expect(see(pen, 'keep', { keep: { store: 'dried', storeTemp_C: null } })).toEqual({
+      state: 'open',
+      reasons: ['Dark, dry and closed: about a year.'],
+    })
+    expect(see(pen, 'keep', frozen(-18)).reasons[0]).toBe(
+      'The record does not keep it frozen as it is (dried). It allows: dried.',
+    )
+  })
+  it('is closed where nothing is on record', () => {
+    const uses =
+      CATALOGUE.taxa
+        .find(({ scientificName }) => scientificName === 'Urtica dioica')
+        ?.uses.map((use) => ({ ...use, stores: [] })) ?? []
+    const pen = household(new Pen(catalogueWith('Urtica dioica', { uses })))
+    weighIn(pen)
+    expect(see(pen, 'keep', frozen(-20))).toEqual({
+      state: 'closed',
+      reasons: ['No way of keeping this is on record.'],
+    })
+    const rawOnly = household(
+      new Pen(
+        catalogueWith('Urtica dioica', {
+          uses: uses.map((use) => ({
+            ...use,
+            stores: [
+              {
+                store: 'chilled',
+                after: 'treated',
+                limit: { measure: 'store-temperature', atMost_C: 4 },
+                keeps: { low: 1, high: 2, unit: 'days' },
+                says: 'Cold.',
+              },
+            ],
+          })),
+        }),
+      ),
+    )
+    weighIn(rawOnly)
+    expect(see(rawOnly, 'keep', frozen(-20)).reasons[0]).toBe(
+      'The record does not keep it frozen as it is (raw). It allows: nothing as it is.',
+    )
+  })
+})
+
+describe('Plate', () => {
+  const serve = (pen: Pen, eater: string, mass_g: number) =>
+    see(pen, 'plate', { serve: { portions: [{ eater, mass_g }], pack: null } })
+  it('is ajar until somebody is named and was asked', () => {
+    const pen = cook(opened())
+    const none = { state: 'ajar', reasons: ['Choose who eats it.'] }
+    expect(see(pen, 'plate')).toEqual(none)
+    expect(see(pen, 'plate', { serve: { portions: [], pack: null } })).toEqual(none)
+    expect(serve(pen, 'cy', 20)).toEqual({
+      state: 'ajar',
+      reasons: ['Cy was not asked about sensitivities yet. Not asked is not none.'],
+    })
+    expect(serve(pen, 'nobody', 20)).toEqual({ state: 'ajar', reasons: ['This eater is not known yet.'] })
+  })
+  it('is closed for those who must not', () => {
+    const pen = cook(opened())
+    expect(serve(pen, 'bo', 5)).toEqual({
+      state: 'closed',
+      reasons: ['Not for Bo: Nitrate: infants bear the least of it; and a sting if undercooked.'],
+    })
+    expect(eaterVerdict(pen.lot(), pen.context, 'bo').most_g).toBe(0)
+  })
+  it('lets a first taste be small, the next not before a night has passed', () => {
+    const pen = cook(opened())
+    const taste =
+      '50 g at most now. Their first taste of this plant: a little, then wait until tomorrow and see how it sits.'
+    expect(serve(pen, 'ann', 50)).toEqual({ state: 'open', reasons: [`Ann: ${taste}`] })
+    expect(serve(pen, 'ann', 50.6)).toEqual({
+      state: 'closed',
+      reasons: [`Ann: 51 g is more than 50 g. Ann: ${taste}`],
+    })
+    pen.write({ type: 'served', lot: 'A', pack: null, dish: 'soup', portions: [{ eater: 'ann', mass_g: 30 }] })
+    expect(eaterVerdict(pen.lot(), pen.context, 'ann').most_g).toBe(20)
+    pen.write({ type: 'served', lot: 'A', pack: null, dish: 'soup', portions: [{ eater: 'ann', mass_g: 20 }] })
+    expect(serve(pen, 'ann', 1).state).toBe('closed')
+    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'chilled', mass_g: 600, containers: 1, storeTemp_C: 3 })
+    const [pack] = pen.lot().packs
+    if (pack === undefined) throw new RangeError('no pack')
+    const later = (minutes: number) =>
+      eaterVerdict(
+        packAsLot(pen.lot(), pack),
+        { ...pen.context, now: new Date(Date.parse(pen.lot().servings[0]?.at ?? '') + minutes * 60_000).toISOString() },
+        'ann',
+      ).most_g
+    expect(later(719)).toBe(0)
+    expect(later(720)).toBeGreaterThan(100)
+  })
+  it('adds up what was eaten of the plant that day, as raw mass, against the day’s amount', () => {
+    const pen = cook(opened())
+    pen.write({ type: 'served', lot: 'A', pack: null, dish: 'taste', portions: [{ eater: 'ann', mass_g: 30 }] })
+    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'chilled', mass_g: 600, containers: 1, storeTemp_C: 3 })
+    pen.wait(24 * 60)
+    const [pack] = pen.lot().packs
+    const room = () => eaterVerdict(packAsLot(pen.lot(), pack as NonNullable<typeof pack>), pen.context, 'ann').most_g
+    // 250 g a day of raw tops; 900 g of them became 700 g.
+    expect(room()).toBeCloseTo(250 / (900 / 700), 6)
+    pen.write({ type: 'served', lot: 'A', pack: 'p', dish: 'soup', portions: [{ eater: 'ann', mass_g: 100 }] })
+    expect(room()).toBeCloseTo(250 / (900 / 700) - 100, 6)
+    expect(eaterVerdict(packAsLot(pen.lot(), pack as NonNullable<typeof pack>), pen.context, 'ann').reasons).toEqual([
+      'Ann: 94 g at most now. Nitrate and oxalate: about 250 g of trimmed raw tops a day, blanched (planning value).',
+    ])
+  })
+  it('holds the smaller amounts of children and of those who must limit it', () => {
+    const most = (kind: 'adult' | 'child', sensitivities: Saying<'eater-noted'>['eater']['sensitivities']) => {
+      const pen = opened()
+      pen.write({ type: 'eater-noted', eater: { id: 'di', name: 'Di', kind, sensitivities } })
+      cook(pen)
+      pen.force(
+        { type: 'served', lot: 'A', pack: null, dish: 'long ago', portions: [{ eater: 'di', mass_g: 10 }] },
+        '2026-05-01T08:00:00.000Z',
+      )
+      return eaterVerdict(pen.lot(), pen.context, 'di')
+    }
+    const factor = 900 / 700
+    expect(most('adult', ['anticoagulant']).most_g).toBeCloseTo(250 / factor)
+    expect(most('adult', ['anticoagulant']).reasons[0]).toBe(
+      'Di: Leafy greens carry vitamin K: keep the weekly amount steady and ask whoever doses the medicine.',
+    )
+    expect(most('adult', ['kidney-stone']).most_g).toBeCloseTo(100 / factor)
+    expect(most('adult', ['kidney-disease']).most_g).toBeCloseTo(50 / factor)
+    expect(most('adult', ['kidney-disease']).reasons).toHaveLength(1)
+    expect(most('child', []).most_g).toBeCloseTo(100 / factor)
+  })
+  it('gives a child without a figure half an adult’s, an infant none, and anybody without any cap what there is', () => {
+    const uses = (amounts: readonly { perDay_g: number; who: 'adult'; why: string }[]) =>
+      CATALOGUE.taxa
+        .find(({ scientificName }) => scientificName === 'Urtica dioica')
+        ?.uses.map((use) => {
+          const { firstTaste_g, ...rest } = use
+          return firstTaste_g === 0 ? use : { ...rest, amounts, cautionFor: [] }
+        }) ?? []
+    const most = (
+      kind: 'adult' | 'child' | 'infant',
+      amounts: readonly { perDay_g: number; who: 'adult'; why: string }[],
+    ) => {
+      const pen = household(new Pen(catalogueWith('Urtica dioica', { uses: uses(amounts) })))
+      pen.write({ type: 'eater-noted', eater: { id: 'di', name: 'Di', kind, sensitivities: [] } })
+      return eaterVerdict(cook(pen).lot(), pen.context, 'di')
+    }
+    const cap = [{ perDay_g: 90, who: 'adult' as const, why: 'A cap.' }]
+    expect(most('child', cap)).toMatchObject({ state: 'open', reasons: ['Di: 35 g at most now. A cap.'] })
+    expect(most('infant', cap)).toMatchObject({ state: 'closed', most_g: 0 })
+    expect(most('adult', [])).toMatchObject({ state: 'open', most_g: Infinity, reasons: [] })
+  })
+  it('is closed for cooked food that stood, not for raw or dried, and for packs past their day', () => {
+    const pen = cook(opened())
+    pen.wait(235)
+    expect(serve(pen, 'ann', 20).state).toBe('open')
+    pen.wait(20)
+    expect(serve(pen, 'ann', 20)).toEqual({
+      state: 'closed',
+      reasons: ['It has stood for 4 hours since it was cooked. Throw it away; next time chill or freeze it at once.'],
+    })
+    const packed = cook(opened())
+    packed.write({ type: 'packed', lot: 'A', pack: 'p', store: 'chilled', mass_g: 600, containers: 1, storeTemp_C: 3 })
+    const [pack] = packed.lot().packs
+    const fromPack = () =>
+      see(packed, 'plate', { serve: { portions: [{ eater: 'ann', mass_g: 20 }], pack: pack ?? null } })
+    packed.wait(3 * 1440 - 2)
+    expect(fromPack().state).toBe('open')
+    packed.wait(1)
+    expect(fromPack()).toEqual({ state: 'closed', reasons: ['This pack was to be thrown away on 2027-05-19.'] })
+    const wrong = pack === undefined ? null : { ...pack, store: 'dried' as const }
+    expect(see(packed, 'plate', { serve: { portions: [{ eater: 'ann', mass_g: 20 }], pack: wrong } }).reasons[0]).toBe(
+      'The record does not allow the way this pack was kept.',
+    )
+  })
+})
+
+describe('the acts', () => {
+  it('need the gates of the table', () => {
+    expect(ACT_GATES).toEqual({
+      taste: ['identity', 'ground', 'sort', 'makeSafe'],
+      serve: ['identity', 'ground', 'take', 'sort', 'makeSafe', 'palate', 'plate'],
+      pack: ['identity', 'ground', 'sort', 'keep'],
+    })
+    const pen = bringIn(opened())
+    expect(shutFor('serve', pen.lot(), pen.context).map(({ gate }) => gate)).toEqual(['makeSafe', 'palate', 'plate'])
+    expect(shutFor('pack', pen.lot(), pen.context, { keep: { store: 'chilled', storeTemp_C: 4 } })).toEqual([])
+    expect(shutFor('taste', cook(opened()).lot(), pen.context)).toEqual([])
+  })
+})

@@ -1,0 +1,258 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { CATALOGUE } from '../flora/records'
+import { GOALS } from '../flora/taxon'
+import { PARTS, STAGES } from '../flora/vocabulary'
+import { planBlanch, RECOVERY_s } from './blanchPlan'
+import { limitHere, missedBy } from './limit'
+import { plan, type PlanInput } from './plan'
+
+const HUT = { elevation_m: 1180, power_W: 2200, efficiency: 0.55, pots_mL: [8000], waterTemp_C: 9 }
+const ask = (over: Partial<PlanInput> = {}) =>
+  plan(
+    { taxon: 'Urtica dioica', part: 'leaf', stage: 'young', mass_g: 840, goal: 'eat', kitchen: HUT, ...over },
+    CATALOGUE,
+  )
+const about = (over: Partial<PlanInput>, what: string) =>
+  ask(over)
+    .reasons.filter((reason) => reason.about === what)
+    .map(({ text }) => text)
+
+describe('a plan for nettle tops', () => {
+  it('fills in every number for the hut', () => {
+    const made = ask({ goal: 'freeze' })
+    expect(made.verdict).toBe('conditional')
+    expect(made.way).toBe('blanch and drain')
+    expect(made.steps.map(({ op }) => op)).toEqual(['sort', 'wash', 'blanch', 'refresh', 'press', 'freeze'])
+    const blanch = made.steps[2]
+    expect(blanch).toMatchObject({
+      minutes: 2,
+      temp_C: 96,
+      critical: true,
+      control: ['sting', 'soil-bacteria', 'nitrate'],
+    })
+    expect(blanch?.loads?.recovery_s).toBeLessThanOrEqual(RECOVERY_s)
+    expect((blanch?.loads?.load_g ?? 0) * (blanch?.loads?.count ?? 0)).toBeCloseTo(840, 0)
+    // 840 g from 96.05 to 5 °C with twice its mass of water at 9 °C.
+    expect(made.steps[3]?.ice_g).toBe(Math.round((840 * 3.9 * 91.05 + 1680 * 4.186 * 4) / (334 + 4.186 * 5)))
+    expect(made.yield_g).toEqual({ low: 504, usual: 630, high: 756 })
+    expect(made.otherWays?.map(({ name }) => name)).toEqual([
+      'cooked in the dish',
+      'dried for tea or powder',
+      'raw, crushed or blended',
+    ])
+    expect(
+      made.reasons.filter(({ about: which }) => which === 'identity').map(({ text }) => text.split(' is')[0]),
+    ).toEqual(['Mercurialis perennis (toxic)', 'Ageratina altissima (toxic)'])
+  })
+  it('answers every hazard of more than a trace', () => {
+    const hazards =
+      CATALOGUE.taxa.find(({ scientificName }) => scientificName === 'Urtica dioica')?.uses[1]?.hazards ?? []
+    for (const { id, level } of hazards) if (level !== 'trace') expect(about({}, id).join(), id).not.toBe('')
+  })
+  it('adds the minutes on record with height; above it goes over to the accepted alternative, never to a rescaled limit', () => {
+    expect(ask({ kitchen: { ...HUT, elevation_m: 1499 } }).steps[2]?.minutes).toBe(2)
+    expect(ask({ kitchen: { ...HUT, elevation_m: 1500 } }).steps[2]?.minutes).toBe(3)
+    expect(ask({ kitchen: { ...HUT, elevation_m: 2500 } }).way).toBe('blanch and drain')
+    const high = ask({ kitchen: { ...HUT, elevation_m: 2501 } })
+    expect(high).toMatchObject({ verdict: 'conditional', way: 'cooked in the dish' })
+    expect(high.steps.find(({ op }) => op === 'simmer')).toMatchObject({ minutes: 10, temp_C: 85, critical: true })
+    expect(about({ kitchen: { ...HUT, elevation_m: 2501 } }, 'kitchen')[0]).toMatch(
+      /^blanch and drain: The record accepts this boil up to 2,500 m/,
+    )
+    expect(ask({ goal: 'freeze', kitchen: { ...HUT, elevation_m: 2600 } }).verdict).toBe('refuse')
+    expect(ask({ kitchen: { ...HUT, elevation_m: 5000 } }).verdict).toBe('refuse')
+  })
+  it('fits its loads to the water and fuel there are, or says what is missing', () => {
+    const tight = ask({ mass_g: 300, kitchen: { ...HUT, water_mL: 5500 } })
+    expect(tight.verdict).toBe('conditional')
+    expect(
+      tight.steps.reduce((sum, { water_mL = 0, loads }) => sum + water_mL * (loads?.fillings ?? 1), 0),
+    ).toBeLessThanOrEqual(5500)
+    expect(ask({ kitchen: { ...HUT, water_mL: 1000 } })).toMatchObject({
+      verdict: 'refuse',
+      instead: 'a smaller amount, or a kitchen with more water, fuel or a lower place',
+    })
+    expect(about({ kitchen: { ...HUT, water_mL: 1000 } }, 'kitchen')[0]).toBe(
+      'blanch and drain: the wash takes at least 4.2 L of water and 1.0 L are left.',
+    )
+    expect(about({ goal: 'freeze', kitchen: { ...HUT, fuel_kWh: 0.1 } }, 'kitchen')[0]).toMatch(
+      /kWh of fuel are needed and there are 0\.10 kWh/,
+    )
+    expect(about({ goal: 'freeze', kitchen: { ...HUT, ice_g: 100 } }, 'kitchen')[0]).toContain(
+      'of ice would be wanted and there are 100 g',
+    )
+  })
+  it('minds the water it is washed in', () => {
+    expect(ask({ kitchen: { ...HUT, washWater: 'chemicals' } }).verdict).toBe('refuse')
+    expect(about({ kitchen: { ...HUT, washWater: 'germs' } }, 'water')).toEqual([
+      'The washing water carries germs: the boil afterwards is what answers them.',
+    ])
+    expect(ask({ goal: 'eat-raw', school: 'raw, crushed or blended', kitchen: { washWater: 'germs' } }).verdict).toBe(
+      'refuse',
+    )
+    expect(ask({ goal: 'eat-raw', school: 'raw, crushed or blended' }).verdict).toBe('conditional')
+  })
+  it('minds who eats', () => {
+    expect(ask({ eaters: [{ kind: 'adult' }, { kind: 'infant' }] })).toMatchObject({
+      verdict: 'refuse',
+      instead: 'something else for these eaters',
+    })
+    expect(about({ eaters: [{ kind: 'infant' }] }, 'eater')).toEqual([
+      'Not for infant: Nitrate: infants bear the least of it; and a sting if undercooked.',
+    ])
+    expect(about({ eaters: [{ kind: 'adult', sensitivities: ['kidney-stone'] }] }, 'eater')).toEqual([
+      'With kidney stone: Some oxalate: an ordinary boiled portion, water thrown away. At most 100 g of raw, trimmed food a day.',
+    ])
+    expect(about({ eaters: [{ kind: 'child' }] }, 'amount')[0]).toMatch(/^At most 100 g a day for a child/)
+    expect(ask({ perDay_g: 250 }).verdict).toBe('conditional')
+    expect(ask({ perDay_g: 251 })).toMatchObject({ verdict: 'refuse', instead: 'up to 250 g a day' })
+    expect(ask({ perDay_g: 101, eaters: [{ kind: 'adult', sensitivities: ['kidney-stone'] }] }).instead).toBe(
+      'up to 100 g a day',
+    )
+  })
+  it('refuses what is not on record, and says what is', () => {
+    const ways = 'on record for it: eat, freeze, dry, tea and flavouring'
+    expect(ask({ goal: 'infused-oil' })).toMatchObject({ verdict: 'refuse', instead: ways, steps: [] })
+    expect(about({ goal: 'infused-oil' }, 'store')[0]).toContain(
+      'under oil it can grow botulism, which nobody sees or smells',
+    )
+    expect(about({ goal: 'can' }, 'store')[0]).toContain('outside a tested recipe')
+    expect(about({ goal: 'ferment' }, 'store')).toEqual(['No accepted way to ferment this is on record.'])
+    expect(about({ goal: 'eat', storage: 'room' }, 'store')[0]).toContain('Kept moist at room warmth it spoils')
+    expect(about({ goal: 'eat', storage: 'chilled' }, 'store')[0]).toContain('keep 3 days at 4 °C')
+    expect(about({ goal: 'dry' }, 'store')[0]).toContain('about a year')
+    expect(about({ goal: 'eat-raw' }, 'sting')[0]).toMatch(
+      /^Not raw: sting .* The school “raw, crushed or blended” is contested/,
+    )
+    expect(about({ school: 'magic' }, 'school')[0]).toMatch(
+      /^No school called “magic” is on record; there are blanch and drain, /,
+    )
+    expect(about({ goal: 'freeze', school: 'cooked in the dish' }, 'school')).toEqual([
+      '“cooked in the dish” is not a way to freeze.',
+    ])
+    expect(ask({ goal: 'tea' }).steps.map(({ op }) => op)).toEqual(['sort', 'shake-out', 'dry', 'infuse-water'])
+    expect(ask({ goal: 'dry' }).yield_g?.usual).toBeCloseTo((840 * 0.14) / 0.9, 6)
+  })
+  it('knows parts and stages: named, left out, refused', () => {
+    expect(ask({ stage: 'flowering' })).toMatchObject({
+      verdict: 'refuse',
+      instead:
+        'young tops from a stand mown in early summer, which give a second crop; or the green seed strings in late summer',
+    })
+    expect(ask({ part: 'root' }).verdict).toBe('refuse')
+    expect(ask({ part: 'tuber' }).reasons[0]?.text).toBe(
+      'Nothing is on record about eating the young tuber of Urtica dioica, and a gap is never filled by likeness.',
+    )
+    const { verdict, reasons } = plan({ taxon: 'Urtica dioica', mass_g: 500, goal: 'eat' }, CATALOGUE)
+    expect(verdict).toBe('conditional')
+    expect(reasons[0]?.text).toBe('Food: leafy top (emerging), leafy top (young) and seed (seeding).')
+    expect(reasons[1]?.text).toMatch(/^Not food: leafy top \(flowering\) and root \(any\)\./)
+  })
+  it('refuses the unknown and the dangerous, whatever is asked', () => {
+    expect(ask({ taxon: 'Planta ignota' })).toMatchObject({
+      verdict: 'refuse',
+      reasons: [{ about: 'identity', text: 'Planta ignota is not in the catalogue, so nothing about it can be said.' }],
+    })
+    expect(ask({ taxon: 'urtica GRACILIS' }).verdict).toBe('conditional')
+    const anything = fc.record({
+      part: fc.option(fc.constantFrom(...PARTS), { nil: undefined }),
+      stage: fc.option(fc.constantFrom(...STAGES), { nil: undefined }),
+      goal: fc.constantFrom(...GOALS),
+      taxon: fc.constantFrom(
+        'Mercurialis perennis',
+        'Ageratina altissima',
+        'Eupatorium rugosum',
+        'Scrophularia nodosa',
+      ),
+      elevation_m: fc.integer({ min: 0, max: 4000 }),
+    })
+    fc.assert(
+      fc.property(anything, ({ part, stage, goal, taxon, elevation_m }) => {
+        const made = plan(
+          {
+            taxon,
+            ...(part === undefined ? {} : { part }),
+            ...(stage === undefined ? {} : { stage }),
+            goal,
+            mass_g: 100,
+            kitchen: { elevation_m },
+          },
+          CATALOGUE,
+        )
+        expect(made.verdict).toBe('refuse')
+        expect(made.steps).toEqual([])
+        expect(made.instead).not.toBe('')
+      }),
+    )
+  })
+})
+
+describe('the search for a boil', () => {
+  it('never overloads the pot, the ratio, the water or the fuel', () => {
+    const kitchens = fc.record({
+      power_W: fc.integer({ min: 300, max: 6000 }),
+      efficiency: fc.double({ min: 0.2, max: 0.9, noNaN: true }),
+      elevation_m: fc.integer({ min: 0, max: 3000 }),
+      pot: fc.integer({ min: 1500, max: 20_000 }),
+      water_mL: fc.integer({ min: 500, max: 40_000 }),
+      fuel_kWh: fc.double({ min: 0.05, max: 5, noNaN: true }),
+      mass_g: fc.integer({ min: 50, max: 4000 }),
+    })
+    fc.assert(
+      fc.property(kitchens, ({ pot, mass_g, ...rest }) => {
+        const made = planBlanch({
+          mass_g,
+          minutes: 2,
+          leastRatio: 8,
+          foodTemp_C: 15,
+          kitchen: { ...rest, pots_mL: [pot] },
+        })
+        if (!made.fits) {
+          expect(made.shortage.says).toMatch(/^For this boil .*\.$/)
+          return
+        }
+        const { plan: found } = made
+        expect(found.recovery_s).toBeLessThanOrEqual(RECOVERY_s + 1e-6)
+        expect(found.bath_mL).toBeLessThanOrEqual(pot * 0.8 + 1e-6)
+        expect(found.bath_mL / found.load_g).toBeGreaterThanOrEqual(8 - 1e-6)
+        expect(found.water_mL).toBeLessThanOrEqual(rest.water_mL)
+        expect(found.fuel_kWh).toBeLessThanOrEqual(rest.fuel_kWh)
+        expect(found.load_g * found.loads).toBeCloseTo(mass_g, 6)
+        expect(found.fallsTo_C).toBeLessThan(found.boil_C)
+      }),
+    )
+  })
+})
+
+describe('a critical limit', () => {
+  const done = {
+    at: '',
+    outcome: 'done',
+    minutes: 10,
+    temp_C: 86,
+    backToBoil_s: null,
+    driedTo_g: null,
+    checked: true,
+    water: null,
+  } as const
+  const at = { elevation_m: 1180, load_g: 100, moisture: 0.8 }
+  it('of a food temperature wants the food measured, and a boil here that is hot enough', () => {
+    const limit = { measure: 'food-temperature', temp_C: 85, minutes: 10 } as const
+    expect(missedBy(limit, done, at)).toBeUndefined()
+    expect(missedBy(limit, { ...done, temp_C: null }, at)).toBe('the food was not measured')
+    expect(missedBy(limit, { ...done, temp_C: 84.9 }, at)).toBe('84.9 °C of 85.0 °C')
+    expect(missedBy(limit, { ...done, minutes: 9 }, at)).toBe('9 min of 10 min')
+    expect(limitHere(limit, 4600)).toMatchObject({ reachable: false })
+    expect(missedBy(limit, done, { ...at, elevation_m: 4600 })).toMatch(/^It needs 85\.0 °C; here water boils at 84/)
+  })
+  it('of drying wants the dry weight; of a sign, the sign', () => {
+    const limit = { measure: 'dried-to', moisture: 0.1 } as const
+    expect(missedBy(limit, done, at)).toBe('it was not weighed dry')
+    expect(missedBy(limit, { ...done, driedTo_g: 22 }, at)).toBeUndefined()
+    expect(missedBy(limit, { ...done, driedTo_g: 23 }, at)).toBe('23 g dry, 22 g is dry enough')
+    expect(missedBy({ measure: 'seen', sign: 'smooth' }, done, at)).toBeUndefined()
+    expect(limitHere(limit, 0)).toMatchObject({ says: 'dried until no more than 10 % of it is water' })
+    expect(() => limitHere({ measure: 'luck' } as never, 0)).toThrow('limit: expected a known measure')
+  })
+})
