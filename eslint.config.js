@@ -39,6 +39,7 @@ export default tseslint.config(
     plugins: { 'react-hooks': hooks },
     rules: hooks.configs.recommended.rules,
   },
+  { files: ['**/*.test.ts'], rules: { 'no-console': 'off' } },
   {
     files: ['scripts/**', '**/*.mjs', '**/*.cjs', 'cli/**', 'server/**'],
     languageOptions: {

@@ -32,7 +32,8 @@ function contentPolicy(nonce: string): string {
  * @param dist folder of the built application.
  */
 export function makeApp(dist: string): Hono {
-  const page = readFileSync(join(dist, 'index.html'), 'utf8')
+  // Read each time: a page of before a rebuild would name files that are gone.
+  const page = () => readFileSync(join(dist, 'index.html'), 'utf8')
   const app = new Hono()
   app.use(compress())
   app.use(async (context, next) => {
@@ -48,10 +49,12 @@ export function makeApp(dist: string): Hono {
     else if (context.res.headers.get('Cache-Control') === null) context.header('Cache-Control', 'no-cache')
   })
   app.get('/index.html', (context) => context.redirect('/'))
-  app.get('/', (context) => sendPage(context, page))
+  app.get('/', (context) => sendPage(context, page()))
   app.use('/*', serveStatic({ root: dist }))
   app.get('/*', (context) =>
-    /\.[a-z0-9]+$/i.test(context.req.path) ? context.text('There is no such file here.', 404) : sendPage(context, page),
+    /\.[a-z0-9]+$/i.test(context.req.path)
+      ? context.text('There is no such file here.', 404)
+      : sendPage(context, page()),
   )
   return app
 }

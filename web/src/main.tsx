@@ -12,10 +12,12 @@ import { THEME } from './app/theme'
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? ''
 const root = document.getElementById('root')
-if (root === null) throw new RangeError('main: expected an element with the id root')
+const overlays = document.getElementById('overlays')
+if (root === null || overlays === null) throw new RangeError('main: expected elements with the ids root and overlays')
 createRoot(root).render(
   <StrictMode>
-    <ConfigProvider theme={THEME} csp={{ nonce }} wave={{ disabled: true }}>
+    {/* Overlays open in a place of their own: for document.body the library would inject styles without the nonce. */}
+    <ConfigProvider theme={THEME} csp={{ nonce }} wave={{ disabled: true }} getPopupContainer={() => overlays}>
       <AntApp>
         <BrowserRouter>
           <App />

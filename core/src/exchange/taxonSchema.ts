@@ -51,11 +51,13 @@ const step = Joi.object({
   limit,
   check: text(),
   onlyFor: list(goal()).min(1),
-}).custom((value: { critical: boolean; limit?: unknown }, helpers) =>
-  value.critical && value.limit === undefined
-    ? helpers.message({ custom: '{{#label}} is critical and states no limit' })
-    : value,
-)
+})
+  .options({ presence: 'optional' })
+  .custom((value: { critical: boolean; limit?: unknown }, helpers) =>
+    value.critical && value.limit === undefined
+      ? helpers.message({ custom: '{{#label}} is critical and states no limit' })
+      : value,
+  )
 
 const use = Joi.object({
   part: part().required(),

@@ -63,8 +63,11 @@ const ENCOUNTERS_NEEDED: Readonly<Record<Severity, number>> = {
   unpleasant: 1,
   harmless: 1,
 }
-/** A missing key tell is worth asking even where it rules nothing out. */
+/** A missing key tell is worth asking even where it rules nothing out; and since it must be seen anyway, it comes before others. */
 const KEY_TELL_WEIGHT = 0.05
+const KEY_TELL_FACTOR = 3
+/** Where a plant grows is circumstantial: it may contradict a claim, it never rules a danger out. */
+const CIRCUMSTANTIAL = ['habitatSeen']
 const MONTH_SEASONS: readonly Season[] = [
   'winter', 'winter', 'spring', 'spring', 'spring', 'summer', 'summer', 'summer', 'autumn', 'autumn', 'autumn', 'winter',
 ] // prettier-ignore
@@ -149,6 +152,7 @@ function severityOf(claimed: Taxon, other: Taxon): Severity {
 }
 
 function speaksAgainst(other: Taxon, character: string, states: readonly string[]): boolean {
+  if (CIRCUMSTANTIAL.includes(character)) return false
   const shown = other.characters[character]
   return shown !== undefined && states.length > 0 && states.every((state) => !shown.includes(state))
 }
@@ -165,7 +169,12 @@ function nextTells(
     const asked = (observed[character] ?? []).length > 0 || notVisible.includes(character)
     const seasons = claimed.visible[character]
     const visible = season === undefined || seasons === undefined || seasons.includes(season)
-    return !asked && visible && !(CHARACTERS[character]?.cost === 'taste' && harmStands)
+    return (
+      !asked &&
+      visible &&
+      !CIRCUMSTANTIAL.includes(character) &&
+      !(CHARACTERS[character]?.cost === 'taste' && harmStands)
+    )
   })
   const rated = open.map((character) => rate(character, claimed, catalogue, standing, missing))
   return rated
@@ -183,7 +192,8 @@ function rate(
 ) {
   const def = CHARACTERS[character]
   const states = claimed.characters[character] ?? []
-  let worth = missing.includes(character) ? KEY_TELL_WEIGHT : 0
+  const key = missing.includes(character)
+  let worth = key ? KEY_TELL_WEIGHT : 0
   const rulesOut: string[] = []
   for (const stands of standing) {
     const counted = stands.ruledOutBy.some((by) => CHARACTERS[by]?.group === def?.group)
@@ -194,5 +204,5 @@ function rate(
     if (share > 0) rulesOut.push(stands.taxon)
     worth += (share * DANGER_WEIGHT[stands.severity]) / (stands.needed - stands.ruledOutBy.length)
   }
-  return { character, rulesOut, worth, digs: def?.cost === 'dig' }
+  return { character, rulesOut, worth: key ? worth * KEY_TELL_FACTOR : worth, digs: def?.cost === 'dig' }
 }

@@ -11,7 +11,7 @@ import type { LotState } from './lotState'
 export function lotPlan(
   lot: LotState,
   context: JudgeContext,
-  wanted: { readonly goal?: Goal; readonly school?: string; readonly mass_g?: number } = {},
+  wanted: { readonly goal?: Goal; readonly school?: string } = {},
 ): Plan | undefined {
   const { weighedIn } = lot
   const kitchen = kitchenAt(context.book.house, context.now)
@@ -24,7 +24,7 @@ export function lotPlan(
       taxon: weighedIn.taxon,
       part: weighedIn.part,
       stage: lot.sorted?.stageSeen ?? weighedIn.stage,
-      mass_g: wanted.mass_g ?? (lot.runs[0]?.lotMass_g ?? lot.mass_g) * usual,
+      mass_g: (lot.runs[0]?.lotMass_g ?? lot.mass_g) * usual,
       goal: wanted.goal ?? lot.way?.goal ?? 'eat',
       ...(school === undefined ? {} : { school }),
       ...(kitchen === undefined
@@ -65,4 +65,10 @@ export function waterVerdict(lot: LotState, context: JudgeContext): { readonly k
         says: `Keep it for soup: ${patch?.name ?? 'the ground'} is not fed, and nobody at the table is an infant or has trouble with the kidneys.`,
       }
     : { keep: false, says: `Throw it away: ${reasons.join('; ')}.` }
+}
+
+/** How many loads are still to go, at the size planned; one where none is planned. */
+export function loadsToGo(left_g: number, load_g: number | undefined): number {
+  // A rest that a scale would round away is not a load.
+  return load_g === undefined ? 1 : Math.max(1, Math.ceil((left_g - 1) / load_g))
 }

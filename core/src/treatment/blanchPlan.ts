@@ -13,6 +13,8 @@ const LEAST_LOAD_g = 40
 const FILLINGS_TRIED = [1, 0.85, 0.7, 0.55, 0.4, 0.3, 0.2] as const
 /** Seconds of hands to lift a load out, chill and drain it, and drop the next one in [planning value]. */
 const HANDLING_s = 90
+/** Water comes to the boil by itself: its minutes weigh half of those with hands in them. */
+const UNATTENDED_WEIGHT = 0.5
 
 export interface BlanchKitchen {
   readonly elevation_m: number
@@ -49,7 +51,7 @@ export interface BlanchShortage {
  * How to take a mass through a boil in this kitchen: the filling of which pot, in how many even loads, so that each is
  * boiling again within a minute.
  *
- * Searches pots and fillings for the quickest that keeps to the least water ratio, the water and the fuel there are; where
+ * Searches pots and fillings for the least trouble (minutes, those without hands in them at half) that keeps to the least water ratio, the water and the fuel there are; where
  * none does, says what the most frugal one would need. Ratios are litres a kilogram; foodTemp_C before it goes in.
  */
 export function planBlanch(input: {
@@ -67,7 +69,10 @@ export function planBlanch(input: {
   const water_mL = kitchen.water_mL ?? Infinity
   const fuel_kWh = kitchen.fuel_kWh ?? Infinity
   const fitting = plans.filter((plan) => plan.water_mL <= water_mL && plan.fuel_kWh <= fuel_kWh)
-  const quickest = least(fitting, ({ total_min }) => total_min)
+  const quickest = least(
+    fitting,
+    ({ total_min, toBoil_min, fillings }) => total_min - (1 - UNATTENDED_WEIGHT) * toBoil_min * fillings,
+  )
   if (quickest !== undefined) return { fits: true, plan: quickest }
   const thriftiest = least(plans, (plan) => plan.water_mL / water_mL + plan.fuel_kWh / fuel_kWh)
   const needed = { water_mL: thriftiest?.water_mL ?? 0, fuel_kWh: thriftiest?.fuel_kWh ?? 0 }

@@ -1,7 +1,7 @@
 import { dueList } from '@ellop/core'
 import { Modal } from 'antd'
 import { useEffect } from 'react'
-import { useLocation, useNavigate } from 'react-router'
+import { useNavigate } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { PLACES } from './places'
 
@@ -17,7 +17,6 @@ const KEY_LIST = [
 /** The keys that work everywhere outside a field. */
 export function useKeys(showList: () => void): void {
   const navigate = useNavigate()
-  const { pathname } = useLocation()
   const context = useJudgeContext()
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -25,6 +24,8 @@ export function useKeys(showList: () => void): void {
       const typing =
         target.closest('input, textarea, select, [contenteditable], [role="combobox"], .ant-modal') !== null
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return
+      // The address is ahead of the screen while a place is still loading.
+      const { pathname } = window.location
       const place = PLACES[Number(event.key) - 1]
       if (place !== undefined) void navigate(place.path)
       else if (event.key === 'w' || event.key === 'W') void navigate('/basket?weigh=1')
@@ -40,7 +41,7 @@ export function useKeys(showList: () => void): void {
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [navigate, pathname, context, showList])
+  }, [navigate, context, showList])
 }
 
 /** The list of keys. */

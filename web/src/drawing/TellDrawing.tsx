@@ -13,21 +13,19 @@ const leaf = (x: number, y: number, turn: number, length = 26) => (
   />
 )
 
-/** A leaf whose edge is drawn from a list of points: the outline of half a leaf, mirrored. */
+/** A leaf whose edge is drawn from its base to its tip, step by step: half a leaf and its mirror image. */
 function edged(teeth: (step: number) => string): ReactNode {
+  const half = `M40 74 ${Array.from({ length: STEPS }, (_, step) => teeth(step)).join(' ')} L40 6 Z`
   return (
     <g>
-      <path
-        d={`M40 74 ${Array.from({ length: 9 }, (_, step) => teeth(step)).join(' ')} 40 8 ${Array.from({ length: 9 }, (_, step) => mirror(teeth(8 - step))).join(' ')}Z`}
-        {...LEAF}
-      />
-      <path d="M40 74V14" {...LINE} strokeWidth={1.4} />
+      <path d={half} {...LEAF} />
+      <path d={half} {...LEAF} transform="matrix(-1 0 0 1 80 0)" />
+      <path d="M40 78V12" {...LINE} strokeWidth={1.4} />
     </g>
   )
 }
+const STEPS = 9
 const halfWidth = (step: number) => 20 * Math.sin(((step + 1) / 10) * Math.PI * 0.92 + 0.18)
-const mirror = (point: string) =>
-  point.replaceAll(/(-?[\d.]+) (-?[\d.]+)/g, (_, x: string, y: string) => `${80 - Number(x)} ${y}`)
 const at = (step: number, out: number, drop = 0) =>
   `${(40 + halfWidth(step) + out).toFixed(1)} ${(70 - step * 7 + drop).toFixed(1)}`
 

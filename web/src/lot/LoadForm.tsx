@@ -3,6 +3,7 @@ import {
   findTaxon,
   formatMass,
   formatVolume,
+  loadsToGo,
   lotPlan,
   lotUse,
   plainWords,
@@ -41,10 +42,11 @@ export function LoadForm({
   const taxon = findTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
   const use = taxon === undefined ? undefined : lotUse(lot, taxon)
   const protocol = use === undefined ? undefined : protocolOf(lot, use)
-  const plan = lotPlan(lot, context, { mass_g: Math.max(1, act.left_g) })
+  const plan = lotPlan(lot, context)
   const planned = plan?.steps.find(({ loads }) => loads !== undefined)
   const per = planned?.loads?.load_g
-  const [mass, setMass] = useState(String(Math.round(Math.min(act.left_g, per ?? act.left_g))))
+  const toGo = loadsToGo(act.left_g, per)
+  const [mass, setMass] = useState(String(Math.ceil(Math.min(act.left_g, per ?? act.left_g))))
   const [typed, setTyped] = useState<string>()
   if (use === undefined || protocol === undefined || taxon === undefined) return null
   const boiling = currentStep(lot, taxon, context)?.step.limit?.measure === 'rolling-boil'
@@ -104,8 +106,8 @@ export function LoadForm({
             <dd>{planned.loads.recovery_s} s</dd>
           </div>
           <div>
-            <dt>{planned.loads.count === 1 ? 'load to go' : 'loads to go'}</dt>
-            <dd>{planned.loads.count}</dd>
+            <dt>{toGo === 1 ? 'load to go' : 'loads to go'}</dt>
+            <dd>{toGo}</dd>
           </div>
         </dl>
       )}

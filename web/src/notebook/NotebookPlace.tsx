@@ -16,17 +16,17 @@ import { useBook, useJudgeContext } from '../book/bookStore'
 import { HoldButton } from '../controls/HoldButton'
 import { StrikeOut } from './StrikeOut'
 
-const PAGE = 40
+const PAGE = 30
 const LARGEST_FILE_BYTES = 100 * 1024 * 1024
 
 /** The log as it is: every entry, how to strike one out, and the whole book to a file and back. */
 export default function NotebookPlace() {
   const context = useJudgeContext()
   const log = useBook((book) => book.log)
-  const [search, setSearch] = useSearchParams()
+  const [search] = useSearchParams()
   const [page, setPage] = useState(1)
   const [striking, setStriking] = useState<Entry>()
-  const find = search.get('find') ?? ''
+  const [find, setFind] = useState(search.get('find') ?? '')
   const wanted = useDeferredValue(find.toLowerCase())
   const lines = useMemo(
     () =>
@@ -63,7 +63,7 @@ export default function NotebookPlace() {
         value={find}
         onChange={(event) => {
           setPage(1)
-          setSearch(event.target.value === '' ? {} : { find: event.target.value }, { replace: true })
+          setFind(event.target.value)
         }}
       />
       {log.entries.size === 0 ? (

@@ -1,0 +1,75 @@
+import { expect, type Locator, type Page } from '@playwright/test'
+
+/** What a cook would answer to each question about true nettle tops. */
+const NETTLE_ANSWERS: Readonly<Record<string, string>> = {
+  'What is on the leaf?': 'stinging hairs',
+  'How do the leaves sit on the stem?': 'opposite',
+  'What is the edge of the leaf like?': 'serrate',
+  'Roll the stem between finger and thumb. What is its section?': 'square',
+  'What is on the stem?': 'stinging',
+}
+
+/** Opens the demonstration with a machine clock that the test can move. */
+export async function openDemo(page: Page, path = '/basket'): Promise<void> {
+  await page.clock.install()
+  await page.goto(path)
+  await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible()
+}
+
+/** Presses and holds, as a hand does. */
+export async function hold(page: Page, button: Locator): Promise<void> {
+  await button.scrollIntoViewIfNeeded()
+  await button.hover()
+  await page.mouse.down()
+  await page.waitForTimeout(900)
+  await page.mouse.up()
+}
+
+/** Chooses in a list by typing into it. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole('combobox', { name: label }).click()
+  await page.locator('.ant-select-item-option', { hasText: option }).first().click()
+}
+
+export async function weighIn(
+  page: Page,
+  { plant = 'Nettle · Urtica dioica', part = 'tops, young', patch = 'Beck wall', grams = '1240' } = {},
+): Promise<void> {
+  await page.keyboard.press('w')
+  const dialog = page.getByRole('dialog', { name: 'Weigh in' })
+  await expect(dialog).toBeVisible()
+  await choose(page, 'What you say it is', plant)
+  await choose(page, 'Which part, at which stage', part)
+  await choose(page, 'From which patch', patch)
+  await dialog.getByLabel('Weight as picked').fill(grams)
+  await dialog.getByRole('button', { name: 'Weigh in' }).click()
+}
+
+/** Looks at every tell that is asked, until certainty is asked for. */
+export async function tellNettle(page: Page): Promise<void> {
+  const title = page.locator('#now-title')
+  for (let look = 0; look < 8; look++) {
+    const question = (await title.textContent()) ?? ''
+    const answer = NETTLE_ANSWERS[question]
+    if (answer === undefined) break
+    await page.getByRole('group', { name: 'What you see' }).getByRole('button', { name: answer, exact: true }).click()
+    await page.getByRole('button', { name: 'That is what I see' }).click()
+    await expect(title).not.toHaveText(question)
+  }
+  await expect(title).toHaveText('Are you certain?')
+}
+
+/** A load into the pot, two minutes, and out. */
+export async function boilLoad(page: Page, { reload = false } = {}): Promise<void> {
+  await hold(page, page.getByRole('button', { name: 'Hold when it boils again' }))
+  await expect(page.locator('#now-title')).toHaveText('Keep it at a rolling boil')
+  if (reload) {
+    await page.clock.fastForward(60_000)
+    await page.reload()
+    await expect(page.locator('.dial-figure')).toHaveText(/^0:[2-5]\d$/)
+    await page.clock.fastForward(64_000)
+  } else await page.clock.fastForward(124_000)
+  await expect(page.locator('.dial-figure')).toHaveText(/^\+/)
+  await page.getByLabel('It boiled again after').fill('52')
+  await hold(page, page.getByRole('button', { name: 'Hold when it is out and in the cold' }))
+}

@@ -1,0 +1,130 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { openDemo } from './cook'
+
+const SCREENS = [
+  '/season',
+  '/outing',
+  '/basket',
+  '/kitchen',
+  '/table',
+  '/larder',
+  '/notebook',
+  '/lot/27-001',
+  '/lot/27-002',
+  '/lot/27-003',
+  '/lot/27-004',
+  '/basket?weigh=1',
+  '/larder?label=27-004-raw',
+  '/lot/27-004?taste=1',
+]
+
+async function seriousFaults(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => String(target)).join(' ')}`)
+}
+
+for (const viewport of [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 },
+])
+  test(`no serious or critical fault, and nothing wider than the screen, at ${viewport.width} px`, async ({ page }) => {
+    test.setTimeout(300_000)
+    await page.setViewportSize(viewport)
+    await openDemo(page)
+    for (const path of SCREENS) {
+      await page.goto(path)
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+      await page.waitForTimeout(400)
+      expect(await seriousFaults(page), path).toEqual([])
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+        `${path} overflows`,
+      ).toBeLessThanOrEqual(0)
+    }
+    for (const tab of ['Plan', 'Story', 'Note something else']) {
+      await page.goto('/lot/27-004')
+      await page.getByRole('tab', { name: tab }).click()
+      expect(await seriousFaults(page), tab).toEqual([])
+    }
+  })
+
+test('every place by its key; the list of keys; what is due next', async ({ page }) => {
+  await openDemo(page)
+  for (const [index, place] of ['season', 'outing', 'basket', 'kitchen', 'table', 'larder', 'notebook'].entries()) {
+    await page.keyboard.press(String(index + 1))
+    await expect(page).toHaveURL(new RegExp(`/${place}$`))
+  }
+  await expect(page.getByLabel('Find in the notebook')).toBeVisible()
+  await page.keyboard.press('/')
+  await expect(page.getByLabel('Find in the notebook')).toBeFocused()
+  await page.keyboard.type('sprayed')
+  await expect(page.locator('.notebook li').first()).toContainText('Sprayed verge')
+  await page.getByLabel('Find in the notebook').blur()
+  await page.keyboard.press('n')
+  await expect(page).toHaveURL(/\/lot\/27-004$/)
+  await page.keyboard.press('t')
+  await expect(page.locator('#now-title')).toHaveText('Taste it')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('what is due next')
+})
+
+test('by keyboard alone: weigh in, look at a tell, strike an entry out', async ({ page }) => {
+  await openDemo(page)
+  await page.keyboard.press('w')
+  const tabTo = async (name: string) => {
+    for (let presses = 0; presses < 60; presses++) {
+      const label = await page.evaluate(() => {
+        const active = document.activeElement as HTMLInputElement | null
+        if (active === document.body || active?.id === 'place') return ''
+        return `${active?.getAttribute('aria-label') ?? ''} ${active?.labels?.[0]?.textContent ?? ''} ${active?.textContent ?? ''}`
+      })
+      if (label.includes(name)) return
+      await page.keyboard.press('Tab')
+    }
+    throw new Error(`the keyboard does not reach ${name}`)
+  }
+  const pick = async (name: string, text: string) => {
+    await tabTo(name)
+    await page.keyboard.press('ArrowDown')
+    if (text !== '') await page.keyboard.type(text)
+    await page.keyboard.press('Enter')
+  }
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await pick('What you say it is', 'grande ortie')
+  await pick('Which part', '')
+  await pick('From which patch', '')
+  await tabTo('Weight as picked')
+  await page.keyboard.type('500')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/lot\/27-005$/)
+  await tabTo('stinging hairs')
+  await page.keyboard.press('Space')
+  await tabTo('That is what I see')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('#now-title')).not.toHaveText('What is on the leaf?')
+  await page.keyboard.press('7')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The notebook')
+  await tabTo('Strike out')
+  await page.keyboard.press('Enter')
+  await tabTo('Why')
+  await page.keyboard.type('a slip')
+  await tabTo('Hold: strike it out')
+  await page.keyboard.down('Space')
+  await page.waitForTimeout(900)
+  await page.keyboard.up('Space')
+  await expect(page.locator('.notebook .struck')).toHaveCount(1)
+})
+
+test('the clock is wound forward, and what was good goes over its time', async ({ page }) => {
+  await openDemo(page)
+  await page.getByRole('button', { name: /clock/ }).click()
+  await page.getByText('To the next thing due (17:58)').click()
+  await expect(page.locator('.due-clock')).toContainText('17:58')
+  await page.clock.fastForward(120_000)
+  await expect(page.locator('.due-item').first()).toHaveClass(/overdue/)
+  await page.reload()
+  await expect(page.locator('.due-clock')).toContainText(/18:00|18:01/)
+})

@@ -1,0 +1,25 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM_LAUNCH } from './e2e/browser'
+
+const PORT = 4191
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '*.spec.ts',
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: true,
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    launchOptions: CHROMIUM_LAUNCH,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+  },
+  webServer: {
+    command: 'npx tsx server/src/bin.ts',
+    url: `http://localhost:${PORT}`,
+    env: { PORT: String(PORT) },
+    reuseExistingServer: false,
+  },
+})
