@@ -10,6 +10,7 @@ export * from './flora/records'
 export * from './flora/taxon'
 export * from './flora/vocabulary'
 export * from './identity/clear'
+export * from './identity/lotTells'
 
 // The log and what is folded from it
 export * from './log/entries'

@@ -594,7 +594,89 @@ describe('Palate', () => {
   })
 })
 
+describe('moments', () => {
+  it('are counted as days of the kitchen’s own time zone', () => {
+    const pen = new Pen()
+    pen.write({
+      type: 'kitchen-set',
+      kitchen: {
+        name: 'Far away',
+        elevation_m: 100,
+        timeZone: 'Pacific/Auckland',
+        burner: { power_W: 2000, efficiency: 0.5 },
+        pots_mL: [5000],
+        waterTemp_C: 12,
+        ice_g: 0,
+      },
+    })
+    pen.write({ type: 'ground-noted', patch: 'wall', facts: CLEAN })
+    pen.write({ type: 'eater-noted', eater: { id: 'ann', name: 'Ann', kind: 'adult', sensitivities: [] } })
+    pen.force({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, '2026-05-01T11:00:00.000Z')
+    pen.force({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, '2026-05-01T13:00:00.000Z')
+    bringIn(pen)
+    expect(see(pen, 'identity').state).toBe('open')
+    load(pen, 900)
+    pen.write({ type: 'weighed', lot: 'A', mass_g: 900, after: 'cooking' })
+    pen.force(
+      {
+        type: 'served',
+        lot: 'A',
+        pack: null,
+        dish: 'after midnight there',
+        portions: [{ eater: 'ann', mass_g: 100 }],
+      },
+      '2027-05-16T12:30:00.000Z',
+    )
+    const left = (now: string) => eaterVerdict(pen.lot(), { ...pen.context, now }, 'ann').most_g
+    expect(left('2027-05-16T12:45:00.000Z')).toBe(0)
+    expect(left('2027-05-17T11:45:00.000Z')).toBe(150)
+    expect(left('2027-05-17T12:15:00.000Z')).toBe(250)
+  })
+  it('count a meeting at this very moment, and a re-sorting at the moment of the report', () => {
+    const pen = household(new Pen())
+    const [first] = [...pen.log.entries.values()].filter(({ type }) => type === 'plant-met')
+    pen.write({ type: 'struck', entry: first?.id ?? '', why: 'test' })
+    bringIn(pen)
+    pen.force({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' })
+    expect(see(pen, 'identity').state).toBe('open')
+    pen.force({ type: 'stray-reported', lot: 'A', what: 'a leaf', brokenUp: false })
+    pen.force({ type: 'strays-sorted', lot: 'A', found: 1 })
+    expect(see(pen, 'identity').state).toBe('open')
+  })
+  it('without any kitchen keep the time of all clocks, and no load counts', () => {
+    const pen = new Pen()
+    pen.write({ type: 'ground-noted', patch: 'wall', facts: CLEAN })
+    pen.write({ type: 'eater-noted', eater: { id: 'ann', name: 'Ann', kind: 'adult', sensitivities: [] } })
+    pen.force({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, '2026-05-01T11:00:00.000Z')
+    pen.force({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, '2026-05-01T23:00:00.000Z')
+    bringIn(pen)
+    expect(see(pen, 'identity').reasons).toEqual(['You have met Nettle on 1 of the 2 days it takes before eating it.'])
+    load(pen, 900)
+    expect(see(pen, 'makeSafe').reasons[0]).toBe(
+      'Load 1 does not count for the blanch: the kitchen and its elevation are not known. Do it again.',
+    )
+    expect(eaterVerdict(pen.lot(), pen.context, 'ann').most_g).toBe(50)
+  })
+})
+
 describe('Keep', () => {
+  it('is closed for cooked food that has stood, not for raw or dried', () => {
+    const cold: Intent = { keep: { store: 'chilled', storeTemp_C: 3 } }
+    const pen = cook(opened())
+    const cookedAt = Date.parse(pen.lot().runs[0]?.done?.at ?? '')
+    const after = (minutes: number) =>
+      judge('keep', pen.lot(), { ...pen.context, now: new Date(cookedAt + minutes * 60_000).toISOString() }, cold)
+    expect(after(240).state).toBe('open')
+    expect(after(300)).toMatchObject({
+      state: 'closed',
+      reasons: ['It has stood for 5 hours since it was cooked. Throw it away; next time chill or freeze it at once.'],
+    })
+    const missed = bringIn(opened())
+    load(missed, 900, { outcome: 'off-boil' })
+    missed.wait(600)
+    expect(storedAs(missed.lot(), missed.context)).toBe('raw')
+    expect(see(missed, 'keep', cold).state).toBe('open')
+  })
   const frozen = (storeTemp_C: number | null): Intent => ({ keep: { store: 'frozen', storeTemp_C } })
   it('wants a store on record and its limit measured', () => {
     const pen = cook(opened())
@@ -813,6 +895,96 @@ describe('Plate', () => {
     expect(most('child', cap)).toMatchObject({ state: 'open', reasons: ['Di: 35 g at most now. A cap.'] })
     expect(most('infant', cap)).toMatchObject({ state: 'closed', most_g: 0 })
     expect(most('adult', [])).toMatchObject({ state: 'open', most_g: Infinity, reasons: [] })
+  })
+  it('joins several reasons in words, and lets the smallest amount decide whatever its place', () => {
+    const pen = opened()
+    pen.write({
+      type: 'eater-noted',
+      eater: { id: 'di', name: 'Di', kind: 'infant', sensitivities: ['anticoagulant', 'pregnancy'] },
+    })
+    pen.write({
+      type: 'eater-noted',
+      eater: {
+        id: 'ed',
+        name: 'Ed',
+        kind: 'adult',
+        sensitivities: ['anticoagulant', 'kidney-disease', 'kidney-stone'],
+      },
+    })
+    cook(pen)
+    pen.force(
+      { type: 'served', lot: 'A', pack: null, dish: 'long ago', portions: [{ eater: 'ed', mass_g: 10 }] },
+      '2026-05-01T08:00:00.000Z',
+    )
+    expect(eaterVerdict(pen.lot(), pen.context, 'ed').most_g).toBeCloseTo(50 / (900 / 700))
+    expect(serve(pen, 'ed', 45).reasons[0]).toMatch(
+      /^Ed: 45 g is more than 39 g\. Ed: Leafy greens .* medicine\. Ed: Some oxalate/,
+    )
+    expect(serve(pen, 'di', 5).reasons).toEqual([
+      'Not for Di: Nitrate: infants bear the least of it; and a sting if undercooked.',
+    ])
+  })
+  it('does not count what is served later than the moment it judges', () => {
+    const pen = cook(opened())
+    pen.force(
+      { type: 'served', lot: 'A', pack: null, dish: 'tomorrow', portions: [{ eater: 'ann', mass_g: 30 }] },
+      '2027-05-17T08:00:00.000Z',
+    )
+    expect(eaterVerdict(pen.lot(), pen.context, 'ann').most_g).toBe(50)
+    pen.force({ type: 'served', lot: 'A', pack: null, dish: 'now', portions: [{ eater: 'ann', mass_g: 20 }] })
+    expect(eaterVerdict(pen.lot(), pen.context, 'ann').most_g).toBe(30)
+  })
+  it('lets dried food stand', () => {
+    const pen = bringIn(opened())
+    pen.write({ type: 'way-chosen', lot: 'A', protocol: 'dried for tea or powder', goal: 'dry' })
+    const begun = pen.write({
+      type: 'step-begun',
+      lot: 'A',
+      protocol: 'dried for tea or powder',
+      step: 2,
+      load: 1,
+      mass_g: 900,
+    })
+    pen.wait(1000)
+    pen.write({
+      type: 'step-done',
+      lot: 'A',
+      begun: begun.id,
+      outcome: 'done',
+      minutes: 900,
+      temp_C: 40,
+      backToBoil_s: null,
+      driedTo_g: 110,
+      checked: true,
+      water: null,
+    })
+    pen.wait(10_000)
+    expect(serve(pen, 'ann', 5).state).toBe('open')
+    expect(see(pen, 'makeSafe').state).toBe('open')
+    const tea = bringIn(opened())
+    tea.write({ type: 'way-chosen', lot: 'A', protocol: 'dried for tea or powder', goal: 'tea' })
+    const steeping = tea.write({
+      type: 'step-begun',
+      lot: 'A',
+      protocol: 'dried for tea or powder',
+      step: 2,
+      load: 1,
+      mass_g: 900,
+    })
+    tea.wait(1000)
+    tea.write({
+      type: 'step-done',
+      lot: 'A',
+      begun: steeping.id,
+      outcome: 'done',
+      minutes: 900,
+      temp_C: 40,
+      backToBoil_s: null,
+      driedTo_g: 110,
+      checked: true,
+      water: null,
+    })
+    expect(see(tea, 'makeSafe').reasons).toEqual(['Still to do: infuse-water.'])
   })
   it('is closed for cooked food that stood, not for raw or dried, and for packs past their day', () => {
     const pen = cook(opened())

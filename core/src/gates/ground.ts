@@ -2,14 +2,14 @@ import { findTaxon } from '../flora/catalogue'
 import { groundVerdict } from '../ground/verdict'
 import type { LotState } from '../lot/lotState'
 import { formatList } from '../quantity/format'
-import { finding, type Finding, type JudgeContext } from './verdict'
+import { ajarFor, closedBy, finding, type Finding, type JudgeContext } from './verdict'
 
 /** Opens when the patch's history, distances and permission allow this plant there; a stale fact is asked again. */
 export function groundGate(lot: LotState, { book, catalogue, now }: JudgeContext): Finding {
   const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
   const patch = lot.weighedIn === null ? undefined : book.house.patches[lot.weighedIn.patch]
-  if (taxon === undefined) return finding(['This plant is not in the catalogue.'], [])
-  if (patch === undefined) return finding([], ['Nothing is known of this patch yet.'])
+  if (taxon === undefined) return closedBy('This plant is not in the catalogue.')
+  if (patch === undefined) return ajarFor('Nothing is known of this patch yet.')
   const { closed, toAsk, remarks } = groundVerdict(taxon, patch.facts, patch.name, now)
   return finding(closed, toAsk.length === 0 ? [] : [`Still to be asked: ${formatList(toAsk)}.`], remarks)
 }

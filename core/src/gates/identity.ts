@@ -1,12 +1,11 @@
 import { commonName, findTaxon } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
-import { clear, isHarmful, seasonOf, type Clearance, type Observation } from '../identity/clear'
-import { kitchenAt } from '../log/houseState'
-import type { LotState, TellFact } from '../lot/lotState'
+import { isHarmful, type Clearance } from '../identity/clear'
+import { lotClearance, meetingDays } from '../identity/lotTells'
+import type { LotState } from '../lot/lotState'
 import { formatList } from '../quantity/format'
-import { dayOf } from '../quantity/instant'
-import { finding, type Finding, type JudgeContext } from './verdict'
+import { closedBy, finding, type Finding, type JudgeContext } from './verdict'
 
 /**
  * Opens when every key tell was seen on this lot before it was first cut and fits, no tell contradicts, every harmful
@@ -15,7 +14,7 @@ import { finding, type Finding, type JudgeContext } from './verdict'
  */
 export function identityGate(lot: LotState, context: JudgeContext): Finding {
   const taxon = lot.weighedIn === null ? undefined : findTaxon(context.catalogue, lot.weighedIn.taxon)
-  if (taxon === undefined) return finding(['This plant is not in the catalogue, so nothing can be checked.'], [])
+  if (taxon === undefined) return closedBy('This plant is not in the catalogue, so nothing can be checked.')
   const clearance = lotClearance(lot, taxon, context)
   const closed = [...alarmReasons(lot), ...strayClosings(lot, taxon), ...contradictionReasons(clearance, taxon)]
   const ajar = [
@@ -27,44 +26,6 @@ export function identityGate(lot: LotState, context: JudgeContext): Finding {
   ]
   const ruled = clearance.ruledOut.filter(isHarmful).length
   return finding(closed, ajar, [`Every key tell fits; ${ruled} harmful look-alikes are ruled out.`])
-}
-
-/** The lot's tells, as far as they count, held against the catalogue. */
-export function lotClearance(lot: LotState, taxon: Taxon, context: JudgeContext): Clearance {
-  return clear(lotObservation(lot, taxon, context), context.catalogue)
-}
-
-function lotObservation(lot: LotState, taxon: Taxon, context: JudgeContext): Observation {
-  const tells = countingTells(lot)
-  const observed: Record<string, readonly string[]> = {}
-  // Two notes of one character are two looks at the stand: every state ever noted counts until it is struck out.
-  for (const { character, answer, states } of tells)
-    if (answer === 'seen') observed[character] = [...new Set([...(observed[character] ?? []), ...states])]
-  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
-  return {
-    taxon: taxon.scientificName,
-    observed,
-    notVisible: tells.filter(({ answer }) => answer !== 'seen').map(({ character }) => character),
-    season: seasonOf(dayOf(lot.weighedIn?.pickedAt ?? context.now, timeZone)),
-    encounters: meetingDays(taxon, context),
-    certain: lot.attestedAt !== null,
-  }
-}
-
-/** Tells noted on the whole lot, before the first cutting. */
-export function countingTells(lot: LotState): readonly TellFact[] {
-  const { firstCutAt } = lot
-  return firstCutAt === null ? lot.tells : lot.tells.filter(({ at }) => at < firstCutAt)
-}
-
-/** Distinct days on which the cook met the plant, up to now. */
-export function meetingDays(taxon: Taxon, { book, now }: JudgeContext): number {
-  const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
-  const names = [taxon.scientificName, ...taxon.synonyms]
-  const days = book.house.meetings
-    .filter(({ taxon: met, at }) => names.includes(met) && at <= now)
-    .map(({ at }) => dayOf(at, timeZone))
-  return new Set(days).size
 }
 
 function alarmReasons(lot: LotState): readonly string[] {

@@ -4,7 +4,7 @@ import { STANDS_AT_MOST_MINUTES, stoodMinutes, stoodReason, storeRule, type Stor
 import type { LotState } from '../lot/lotState'
 import { formatTemp } from '../quantity/format'
 import { isTreating, lotUse, protocolOf, treatmentProgress } from '../treatment/progress'
-import { finding, type Finding, type JudgeContext } from './verdict'
+import { ajarFor, closedBy, openWith, type Finding, type JudgeContext } from './verdict'
 
 /** How a cook means to keep part of a lot. */
 export interface KeepIntent {
@@ -15,27 +15,24 @@ export interface KeepIntent {
 /** Opens when the record allows this store for this part, its limit was measured, and so it has a discard-by moment. */
 export function keepGate(lot: LotState, context: JudgeContext, intent: KeepIntent | undefined): Finding {
   const use = keepUse(lot, context)
-  if (use === undefined || use.stores.length === 0) return finding(['No way of keeping this is on record.'], [])
-  if (intent === undefined) return finding([], ['Choose a store for what is not eaten now.'])
+  if (use === undefined || use.stores.length === 0) return closedBy('No way of keeping this is on record.')
+  if (intent === undefined) return ajarFor('Choose a store for what is not eaten now.')
   const as = storedAs(lot, context)
   const rule = storeRule(use, intent.store, as)
   if (rule === undefined) {
     const ways = use.stores.filter(({ after }) => after === as).map(({ store }) => store)
-    return finding(
-      [
-        `The record does not keep it ${intent.store} as it is (${as}). It allows: ${ways.join(', ') || 'nothing as it is'}.`,
-      ],
-      [],
+    return closedBy(
+      `The record does not keep it ${intent.store} as it is (${as}). It allows: ${ways.join(', ') || 'nothing as it is'}.`,
     )
   }
   const stood = as === 'treated' ? stoodMinutes(lot, context.now) : 0
-  if (stood > STANDS_AT_MOST_MINUTES) return finding([stoodReason(stood)], [])
-  if (rule.limit.measure === 'dried-to') return finding([], [], [rule.says])
+  if (stood > STANDS_AT_MOST_MINUTES) return closedBy(stoodReason(stood))
+  if (rule.limit.measure === 'dried-to') return openWith(rule.says)
   const most = formatTemp(rule.limit.atMost_C)
-  if (intent.storeTemp_C === null) return finding([], [`Measure the store: it must be at ${most} or below.`])
+  if (intent.storeTemp_C === null) return ajarFor(`Measure the store: it must be at ${most} or below.`)
   if (intent.storeTemp_C > rule.limit.atMost_C)
-    return finding([`The store is at ${formatTemp(intent.storeTemp_C)}; it must be at ${most} or below.`], [])
-  return finding([], [], [rule.says])
+    return closedBy(`The store is at ${formatTemp(intent.storeTemp_C)}; it must be at ${most} or below.`)
+  return openWith(rule.says)
 }
 
 /** What had been done to the lot: dried within its limit, made safe, or neither. */

@@ -2,7 +2,7 @@ import { findTaxon } from '../flora/catalogue'
 import { hazardLedger } from '../treatment/ledger'
 import type { LotState } from '../lot/lotState'
 import { isTreating, lotUse, protocolOf, treatmentProgress } from '../treatment/progress'
-import { finding, type Finding, type JudgeContext } from './verdict'
+import { closedBy, finding, type Finding, type JudgeContext } from './verdict'
 
 /**
  * Opens when every hazard has its answer: a control done within its critical limit on the whole lot, a ground fact, an
@@ -11,12 +11,12 @@ import { finding, type Finding, type JudgeContext } from './verdict'
 export function makeSafeGate(lot: LotState, { book, catalogue }: JudgeContext): Finding {
   const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
   const use = taxon === undefined ? undefined : lotUse(lot, taxon)
-  if (use === undefined) return finding(['Nothing is on record about eating this part at this stage.'], [])
+  if (use === undefined) return closedBy('Nothing is on record about eating this part at this stage.')
   const protocol = protocolOf(lot, use)
   const ledger = hazardLedger(lot, use, protocol, book.house)
   const refused = ledger.filter(({ state }) => state === 'refused').map(({ text }) => text)
-  if (refused.length > 0) return finding(refused, [])
-  if (protocol === undefined) return finding(['The record holds no accepted way to make this safe.'], [])
+  if (refused.length > 0) return closedBy(...refused)
+  if (protocol === undefined) return closedBy('The record holds no accepted way to make this safe.')
   const progress = treatmentProgress(lot, protocol, use, book.house)
   const goal = lot.way?.goal ?? 'eat'
   const undone = progress.steps.filter(({ step, met }) => isTreating(step, goal) && !met)

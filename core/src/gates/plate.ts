@@ -10,7 +10,7 @@ import { formatMass } from '../quantity/format'
 import { minutesBetween } from '../quantity/instant'
 import { lotUse } from '../treatment/progress'
 import { storedAs } from './keep'
-import { finding, type Finding, type GateState, type JudgeContext } from './verdict'
+import { ajarFor, finding, type Finding, type GateState, type JudgeContext } from './verdict'
 
 /** Hours that must lie between a first taste and an ordinary portion. */
 const FIRST_TASTE_WAIT_MINUTES = 12 * 60
@@ -35,7 +35,7 @@ export interface ServingIntent {
 
 /** Opens for these eaters when sensitivities were asked and allow it, amounts a day are kept, and the food has life left. */
 export function plateGate(lot: LotState, context: JudgeContext, intent: ServingIntent | undefined): Finding {
-  if (intent === undefined || intent.portions.length === 0) return finding([], ['Choose who eats it.'])
+  if (intent === undefined || intent.portions.length === 0) return ajarFor('Choose who eats it.')
   const stale = lifeReasons(lot, context, intent.pack)
   const verdicts = intent.portions.map(({ eater, mass_g }) => ({ mass_g, verdict: eaterVerdict(lot, context, eater) }))
   const closed = verdicts.flatMap(({ mass_g, verdict }) => {

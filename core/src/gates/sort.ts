@@ -1,21 +1,21 @@
 import { findTaxon, findUse } from '../flora/catalogue'
 import type { LotState } from '../lot/lotState'
-import { finding, type Finding, type JudgeContext } from './verdict'
+import { ajarFor, closedBy, openWith, type Finding, type JudgeContext } from './verdict'
 
 /** Opens when only the edible part at an edible stage goes on: sorted, trimmed, shaken out or washed in fit water, weighed. */
 export function sortGate(lot: LotState, { catalogue }: JudgeContext): Finding {
   const { weighedIn, sorted } = lot
   const taxon = weighedIn === null ? undefined : findTaxon(catalogue, weighedIn.taxon)
-  if (weighedIn === null || taxon === undefined) return finding(['This plant is not in the catalogue.'], [])
+  if (weighedIn === null || taxon === undefined) return closedBy('This plant is not in the catalogue.')
   const use = findUse(taxon, weighedIn.part, sorted?.stageSeen ?? weighedIn.stage)
   if (use === undefined)
-    return finding([taxon.neverFood ?? 'Nothing is on record about eating this part at this stage.'], [])
-  if (use.verdict === 'never') return finding([neverReason(use.whyNever, use.instead)], [])
-  if (sorted === null) return finding([], ['Go through it piece by piece, trim it, and weigh what goes on.'])
+    return closedBy(taxon.neverFood ?? 'Nothing is on record about eating this part at this stage.')
+  if (use.verdict === 'never') return closedBy(neverReason(use.whyNever, use.instead))
+  if (sorted === null) return ajarFor('Go through it piece by piece, trim it, and weigh what goes on.')
   if (sorted.wash?.water === 'chemicals')
-    return finding(['It was washed in water with chemicals in it. Nothing takes those out.'], [])
-  if (sorted.kept_g <= 0) return finding(['Nothing edible was left after sorting.'], [])
-  return finding([], [])
+    return closedBy('It was washed in water with chemicals in it. Nothing takes those out.')
+  if (sorted.kept_g <= 0) return closedBy('Nothing edible was left after sorting.')
+  return openWith()
 }
 
 /** A refusal with what is food instead. */

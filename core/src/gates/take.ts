@@ -1,7 +1,7 @@
 import { findTaxon } from '../flora/catalogue'
 import type { LotState } from '../lot/lotState'
 import { pickingOf } from '../take/rest'
-import { finding, type Finding, type JudgeContext } from './verdict'
+import { ajarFor, closedBy, openWith, type Finding, type JudgeContext } from './verdict'
 
 /**
  * Opens when the stand was counted and its wildlife looked for. Taking too much does not make food unfit: the gate opens
@@ -9,9 +9,9 @@ import { finding, type Finding, type JudgeContext } from './verdict'
  */
 export function takeGate(lot: LotState, { catalogue }: JudgeContext): Finding {
   const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
-  if (taxon === undefined) return finding(['This plant is not in the catalogue.'], [])
-  if (taxon.standing === 'protected') return finding(['It is protected: it is not picked.'], [])
-  if (lot.stand === null) return finding([], ['Say how much stood there and how much you cut.'])
-  if (taxon.wildlifeHost !== undefined && !lot.stand.wildlifeLooked) return finding([], ['Look for who lives on it.'])
-  return finding([], [], [pickingOf(taxon, lot.stand).text])
+  if (taxon === undefined) return closedBy('This plant is not in the catalogue.')
+  if (taxon.standing === 'protected') return closedBy('It is protected: it is not picked.')
+  if (lot.stand === null) return ajarFor('Say how much stood there and how much you cut.')
+  if (taxon.wildlifeHost !== undefined && !lot.stand.wildlifeLooked) return ajarFor('Look for who lives on it.')
+  return openWith(pickingOf(taxon, lot.stand).text)
 }

@@ -41,9 +41,23 @@ export interface JudgeContext {
   readonly now: Instant
 }
 
-/** Closed beats ajar beats open; no reasons against means open. */
-export function finding(closed: readonly string[], ajar: readonly string[], remarks: readonly string[] = []): Finding {
-  if (closed.length > 0) return { state: 'closed', reasons: closed }
-  if (ajar.length > 0) return { state: 'ajar', reasons: ajar }
+/** No, and why. */
+export function closedBy(...reasons: readonly string[]): Finding {
+  return { state: 'closed', reasons }
+}
+
+/** Something still to be seen or done; it says what. */
+export function ajarFor(...reasons: readonly string[]): Finding {
+  return { state: 'ajar', reasons }
+}
+
+/** Open; with what is worth knowing. */
+export function openWith(...remarks: readonly string[]): Finding {
   return { state: 'open', reasons: remarks }
+}
+
+/** Closed beats ajar beats open; no reasons against means open. */
+export function finding(closed: readonly string[], ajar: readonly string[], remarks: readonly string[]): Finding {
+  if (closed.length > 0) return closedBy(...closed)
+  return ajar.length > 0 ? ajarFor(...ajar) : openWith(...remarks)
 }

@@ -1,7 +1,7 @@
 import { commonName, findTaxon, requireTaxon } from '../flora/catalogue'
 import type { Protocol, Step, Taxon, Use } from '../flora/taxon'
 import { CHARACTERS } from '../flora/vocabulary'
-import { countingTells, lotClearance } from '../gates/identity'
+import { countingTells, lotClearance } from '../identity/lotTells'
 import { cookedAt, STANDS_AT_MOST_MINUTES } from '../keep/storage'
 import { storedAs } from '../gates/keep'
 import type { JudgeContext } from '../gates/verdict'

@@ -15,7 +15,7 @@ export function HoldButton({
   children: ReactNode
   onHold: () => void
   disabled?: boolean
-  tone?: 'go' | 'stop'
+  tone?: 'go' | 'stop' | 'early'
 }) {
   const [holding, setHolding] = useState(false)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
@@ -42,7 +42,6 @@ export function HoldButton({
       type="button"
       className={`hold ${tone} ${holding ? 'holding' : ''}`}
       disabled={disabled}
-      aria-describedby="hold-hint"
       onPointerDown={begin}
       onPointerUp={end}
       onPointerLeave={end}

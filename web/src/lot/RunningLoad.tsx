@@ -100,7 +100,7 @@ export function RunningLoad({
           <p className="now-kicker">Now · load {act.run.load}</p>
           <h2 id="now-title">{title}</h2>
           <p className="run-load">
-            {formatMass(act.run.mass_g)} in it. {next.detail}
+            {formatMass(act.run.mass_g)} in it. Look for: {next.detail}.
           </p>
           <p className="run-limit">{next.otherwise}</p>
           {target !== undefined && (
@@ -110,6 +110,28 @@ export function RunningLoad({
           )}
         </div>
       </div>
+      <div className="acts run-acts">
+        <HoldButton onHold={() => end('done')} tone={left_s > 0 ? 'early' : 'go'}>
+          {left_s > 0
+            ? 'Hold to take it out early'
+            : drying
+              ? 'Hold: dry, crackling, weighed'
+              : 'Hold when it is out and in the cold'}
+        </HoldButton>
+        {measure === 'rolling-boil' && (
+          <Button size="large" onClick={() => end('off-boil')}>
+            It went off the boil
+          </Button>
+        )}
+        <Button size="large" onClick={() => end('stopped')}>
+          Stop
+        </Button>
+      </div>
+      {otherError(FIELDS) !== undefined || errorOf('minutes') !== undefined ? (
+        <p className="refusal" role="alert">
+          {errorOf('minutes') ?? otherError(FIELDS)}
+        </p>
+      ) : null}
       <div className="form three">
         {drying ? (
           <NumberField
@@ -122,7 +144,7 @@ export function RunningLoad({
         ) : (
           <>
             <NumberField
-              label={measure === 'food-temperature' ? 'Food measured at' : 'Thermometer, if you used one'}
+              label={measure === 'food-temperature' ? 'Food measured at' : 'Thermometer'}
               unit="°C"
               value={temp}
               onChange={setTemp}
@@ -141,28 +163,6 @@ export function RunningLoad({
             </Checkbox>
           </>
         )}
-      </div>
-      {otherError(FIELDS) !== undefined || errorOf('minutes') !== undefined ? (
-        <p className="refusal" role="alert">
-          {errorOf('minutes') ?? otherError(FIELDS)}
-        </p>
-      ) : null}
-      <div className="acts run-acts">
-        <HoldButton onHold={() => end('done')} tone={left_s > 0 ? 'stop' : 'go'}>
-          {left_s > 0
-            ? 'Hold to take it out early'
-            : drying
-              ? 'Hold: dry, crackling, weighed'
-              : 'Hold when it is out and in the cold'}
-        </HoldButton>
-        {measure === 'rolling-boil' && (
-          <Button size="large" onClick={() => end('off-boil')}>
-            It went off the boil
-          </Button>
-        )}
-        <Button size="large" onClick={() => end('stopped')}>
-          Stop
-        </Button>
       </div>
       <p className="told">The water. {water.says}</p>
     </section>
