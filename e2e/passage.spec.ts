@@ -82,7 +82,7 @@ test('nettle tops from weighing in to a served plate and a labelled pack; then t
   await page.goto('/lot/27-005')
   await page.getByRole('tab', { name: 'Story' }).click()
   await expect(page.locator('.balance')).toHaveAccessibleName(
-    '320 g trimmed, to stock; 20 g lost in sorting: dust, drips and scale; 210 g went into the cooking water; 345 g packed: frozen; 300 g served as nettle soup; 46 g still in hand',
+    '320 g trimmed, to stock; 20 g lost in sorting: drips and dust; 210 g went into the cooking water; 345 g packed: frozen; 300 g served as nettle soup; 46 g still in hand',
   )
 
   // A mistake: the taste was somebody else's. What it changes is shown first; struck out, everything is computed again.

@@ -44,10 +44,14 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   const changedByStrikes = [...struck, ...log.struck].filter((id) => struck.has(id) !== log.struck.has(id))
   const touched = new Set([...fresh, ...changedByStrikes.map((id) => entries.get(id))].map(shardOf))
   const shards = new Map(log.shards)
-  for (const shard of touched) {
-    const grown = [...(shards.get(shard) ?? []), ...fresh.filter((entry) => shardOf(entry) === shard)]
-    shards.set(shard, grown.sort(compareEntries))
+  const grown = new Map<string, Entry[]>()
+  for (const entry of fresh) {
+    const shard = shardOf(entry)
+    const more = grown.get(shard)
+    if (more === undefined) grown.set(shard, [entry])
+    else more.push(entry)
   }
+  for (const [shard, more] of grown) shards.set(shard, [...(shards.get(shard) ?? []), ...more].sort(compareEntries))
   return { entries, struck, shards, state: foldShards(log.state, shards, struck, touched) }
 }
 

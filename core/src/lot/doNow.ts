@@ -1,12 +1,13 @@
 import { commonName, findTaxon, requireTaxon } from '../flora/catalogue'
 import type { Protocol, Step, Taxon, Use } from '../flora/taxon'
 import { CHARACTERS } from '../flora/vocabulary'
+import { isHarmful } from '../identity/clear'
 import { countingTells, lotClearance } from '../identity/lotTells'
 import { cookedAt, STANDS_AT_MOST_MINUTES } from '../keep/storage'
 import { storedAs } from '../gates/keep'
 import type { JudgeContext } from '../gates/verdict'
 import { kitchenAt } from '../log/houseState'
-import { formatMass, formatSpan } from '../quantity/format'
+import { formatList, formatMass, formatSpan } from '../quantity/format'
 import { addDays, fromMs, MINUTE_ms, toMs, type Instant } from '../quantity/instant'
 import { limitHere } from '../treatment/limit'
 import { isTreating, lotUse, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
@@ -136,18 +137,19 @@ function lookNext(lot: LotState, taxon: Taxon, context: JudgeContext): Omit<DoNo
   const clearance = lotClearance(lot, taxon, context)
   const asked = new Set(countingTells(lot).map(({ character }) => character))
   const next = clearance.next.find(({ character }) => !asked.has(character))
-  const needed =
-    clearance.missing.length > 0 ||
-    clearance.standing.some(({ severity }) => severity === 'deadly' || severity === 'toxic' || severity === 'irritant')
+  const needed = clearance.missing.length > 0 || clearance.standing.some(isHarmful)
   if (needed && next !== undefined && lot.firstCutAt === null) {
     const def = CHARACTERS[next.character]
-    const names = next.rulesOut
+    const harmful = next.rulesOut.filter((name) =>
+      clearance.standing.some((each) => each.taxon === name && isHarmful(each)),
+    )
+    const names = harmful
       .map((name) => findTaxon(context.catalogue, name))
-      .flatMap((each) => (each === undefined ? [] : [commonName(each)]))
+      .flatMap((each) => (each === undefined ? [] : [commonName(each).toLowerCase()]))
     return {
       act: { kind: 'look', character: next.character, rulesOut: next.rulesOut },
       title: def?.ask ?? next.character,
-      detail: names.length === 0 ? 'A key tell.' : `It helps to rule out ${names.join(', ')}.`,
+      detail: names.length === 0 ? 'A key tell.' : `It helps to rule out ${formatList(names)}.`,
       otherwise: 'Identity stays shut, and nothing goes on.',
     }
   }

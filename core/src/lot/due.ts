@@ -27,12 +27,12 @@ export function dueList(context: JudgeContext, aheadHours = DUE_AHEAD_HOURS): re
     const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
     if (taxon === undefined) return []
     const name = commonName(taxon)
-    const packs = lot.packs.flatMap((pack) => {
-      const view = packView(lot, pack, context)
-      return view.discardBy === null || pack.mass_g <= 0
-        ? []
-        : [item(view.discardBy, `${view.label}: throw away`, pack.id, false)]
-    })
+    const packs = lot.packs
+      .filter(({ mass_g }) => mass_g > 0)
+      .map((pack) => packView(lot, pack, context))
+      .flatMap(({ pack, label, discardBy }) =>
+        discardBy === null ? [] : [item(discardBy, `${label}: throw away`, pack.id, false)],
+      )
     const next = isUsedUp(lot) ? undefined : doNow(lot, context)
     const own = next?.by
       ? [item(next.by, `${name}: ${shortAct(next.act.kind)}`, null, next.act.kind === 'running')]

@@ -60,6 +60,12 @@ export function formatDay(instant: Instant, timeZone: string, withYear = false):
   return `${parts['weekday']} ${parts['day']} ${parts['month']}${withYear ? ` ${parts['year']}` : ''}`
 }
 
+/** Making a calendar costs a thousand times what using it does; the same ones are asked for again and again. */
+const calendars = new Map<string, Intl.DateTimeFormat>()
+
 function calendar(locale: string, timeZone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  return new Intl.DateTimeFormat(locale, { timeZone, ...options })
+  const key = `${locale} ${timeZone} ${JSON.stringify(options)}`
+  const made = calendars.get(key) ?? new Intl.DateTimeFormat(locale, { timeZone, ...options })
+  calendars.set(key, made)
+  return made
 }

@@ -64,7 +64,7 @@ export function BalanceDrawing({ balance }: { balance: MassBalance }) {
             <text x={312} y={end + 6} className="balance-figure">
               {formatMass(mass_g)}
             </text>
-            <text x={404} y={end + 6} className="balance-word">
+            <text x={394} y={end + 6} className="balance-word">
               {WORDS[what] ?? what} {to}
             </text>
           </g>

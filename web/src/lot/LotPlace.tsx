@@ -48,7 +48,7 @@ export default function LotPlace() {
         <RibbonDrawing
           {...drawn}
           width={phone ? 356 : 860}
-          height={phone ? 76 : 86}
+          height={phone ? 50 : 86}
           fullMass_g={lot.weighedIn?.mass_g ?? 1}
           radius={phone ? 15 : 20}
           withNames={!phone}

@@ -12,7 +12,7 @@ export const sorted: EntryDef<Sorted, LotState> = {
   apply(lot, { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash }) {
     const lost_g = lot.mass_g - kept_g - trimmed_g
     const trimmed = withFlow(withFirstCut(lot, at), { at, what: 'trimmed', mass_g: trimmed_g, to: trimmedTo })
-    const rest = withFlow(trimmed, { at, what: 'lost-in-sorting', mass_g: lost_g, to: 'dust, drips and scale' })
+    const rest = withFlow(trimmed, { at, what: 'lost-in-sorting', mass_g: lost_g, to: 'drips and dust' })
     return { ...rest, sorted: { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash } }
   },
 }
