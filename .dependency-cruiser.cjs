@@ -6,7 +6,7 @@ module.exports = {
       name: 'core-stands-alone',
       comment: 'The core sees no other workspace, no Node module, and of packages only Joi.',
       severity: 'error',
-      from: { path: '^core/src', pathNot: '\\.test\\.ts$|^core/src/testing' },
+      from: { path: '^core/src', pathNot: '\\.test\\.ts$|^core/src/test' },
       to: { pathNot: '^core/src|node_modules/joi' },
     },
     {

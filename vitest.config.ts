@@ -10,6 +10,6 @@ export default defineConfig({
       'web/src/**/*.test.ts',
     ],
     testTimeout: 120_000,
-    setupFiles: ['core/src/testing/seed.ts'],
+    setupFiles: ['core/src/test/seed.ts'],
   },
 })

@@ -4,6 +4,6 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     include: ['core/src/gates/**/*.test.ts'],
-    setupFiles: ['core/src/testing/seed.ts'],
+    setupFiles: ['core/src/test/seed.ts'],
   },
 })

@@ -6,7 +6,10 @@ import {
   nextLotCode,
   partWord,
   plainWords,
+  restsUntil,
   toMs,
+  formatDay,
+  kitchenAt,
   type Part,
   type Stage,
 } from '@ellop/core'
@@ -36,7 +39,7 @@ export function WeighIn({ open, onClose }: { open: boolean; onClose: () => void 
 }
 
 function WeighInForm({ onDone }: { onDone: () => void }) {
-  const { book } = useJudgeContext()
+  const { book, now } = useJudgeContext()
   const navigate = useNavigate()
   const { write, errorOf, otherError } = useNote()
   const [taxon, setTaxon] = useState<string>()
@@ -89,6 +92,8 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
     onDone()
     void navigate(`/lot/${code}`)
   }
+  const rest = taxon === undefined || patch === undefined ? undefined : restsUntil(book, CATALOGUE, patch, taxon)
+  const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
   const whole = taxon !== undefined && use !== undefined && patch !== undefined
   return (
     <form

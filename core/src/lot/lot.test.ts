@@ -1,0 +1,268 @@
+import { describe, expect, it } from 'vitest'
+import { CATALOGUE } from '../flora/records'
+import { fairShare, restYears } from '../take/share'
+import { restsUntil } from '../take/rest'
+import { addEntries } from '../log/fold'
+import { bringIn, cook, FITTING_TELLS, household, load, Pen, tell, weighIn } from '../test/pen'
+import { doNow } from './doNow'
+import { dueList } from './due'
+import { firstShut, gateViews } from './gateView'
+import { loadsToGo, lotPlan, waterVerdict } from './lotPlan'
+import { lotName, nextLotCode } from './lotName'
+import { packView } from './packView'
+import { massBalance, ribbonOf } from './story'
+
+const opened = () => household(new Pen())
+const next = (pen: Pen) => doNow(pen.lot(), pen.context)
+const states = (pen: Pen) =>
+  gateViews(pen.lot(), pen.context)
+    .map(({ state }) => state)
+    .join(' ')
+
+describe('the one thing to do now', () => {
+  it('leads from the weighing in to the plate, one act after another, each with its time', () => {
+    const pen = opened()
+    weighIn(pen)
+    expect(next(pen)).toMatchObject({
+      act: { kind: 'look', character: 'leafSurface' },
+      title: 'What is on the leaf?',
+      detail: "It helps to rule out white snakeroot, dog's mercury and common figwort.",
+    })
+    expect(next(pen).by).toBe('2027-05-17T08:07:00.000Z')
+    expect(states(pen)).toBe('ajar open ajar ahead ahead ahead ahead ahead')
+    for (const [character, state] of FITTING_TELLS) tell(pen, character, state)
+    expect(next(pen)).toMatchObject({ act: { kind: 'attest' }, title: 'Are you certain?' })
+    pen.write({ type: 'certain-attested', lot: 'A' })
+    expect(next(pen)).toMatchObject({
+      act: { kind: 'count-stand' },
+      detail: 'Say how much stood there and how much you cut.',
+    })
+    pen.write({
+      type: 'stand-counted',
+      lot: 'A',
+      stems: 2000,
+      taken: 500,
+      wildlifeLooked: true,
+      wildlifeOn: 0,
+      othersPick: false,
+      school: null,
+    })
+    expect(next(pen)).toMatchObject({
+      act: { kind: 'sort' },
+      otherwise: 'Raw it keeps 1 day in the kitchen, 4 days cold.',
+    })
+    expect(next(pen).detail).toBe(
+      'Off come coarse lower stem and leaves with webs, rust or leaf mines. Expect 620 g to 1,054 g to go on.',
+    )
+    pen.write({
+      type: 'sorted',
+      lot: 'A',
+      stageSeen: 'young',
+      kept_g: 900,
+      trimmed_g: 320,
+      trimmedTo: 'stock',
+      wash: { water: 'safe', changes: 2 },
+    })
+    expect(next(pen)).toMatchObject({ act: { kind: 'begin-load', load: 1, left_g: 900 }, title: 'Now: blanch' })
+    const begun = pen.write({
+      type: 'step-begun',
+      lot: 'A',
+      protocol: 'blanch and drain',
+      step: 2,
+      load: 1,
+      mass_g: 400,
+    })
+    expect(next(pen)).toMatchObject({ act: { kind: 'running', minutes: 2 }, title: 'Keep it at a rolling boil' })
+    expect(next(pen).by).toBe(new Date(Date.parse(begun.at) + 120_000).toISOString())
+    expect(dueList(pen.context)[0]).toMatchObject({ act: 'Nettle: take it out', running: true, overdue: false })
+    pen.wait(1.5)
+    pen.write({
+      type: 'step-done',
+      lot: 'A',
+      begun: begun.id,
+      outcome: 'done',
+      minutes: 2.2,
+      temp_C: 96,
+      backToBoil_s: 50,
+      driedTo_g: null,
+      checked: true,
+      water: 'thrown',
+    })
+    expect(next(pen)).toMatchObject({ act: { kind: 'begin-load', load: 2, left_g: 500 }, title: 'Next load: blanch' })
+    load(pen, 500)
+    expect(next(pen)).toMatchObject({ act: { kind: 'weigh', after: 'cooking' } })
+    pen.write({ type: 'weighed', lot: 'A', mass_g: 700, after: 'cooking' })
+    expect(next(pen)).toMatchObject({ act: { kind: 'taste' } })
+    pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 1, accepts: true, alarm: null })
+    expect(next(pen)).toMatchObject({ act: { kind: 'serve-or-pack' }, detail: '700 g are ready.' })
+    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'frozen', mass_g: 700, containers: 2, storeTemp_C: -19 })
+    expect(next(pen)).toMatchObject({ act: { kind: 'done' }, by: null })
+    expect(firstShut(gateViews(pen.lot(), pen.context))?.gate).toBe('plate')
+  })
+  it('stops where a gate is closed, and where what would settle it cannot be seen any more', () => {
+    const wrong = opened()
+    weighIn(wrong)
+    tell(wrong, 'leafArrangement', 'alternate')
+    expect(next(wrong)).toMatchObject({ act: { kind: 'stop' }, title: 'Stop: not food' })
+    const late = opened()
+    weighIn(late)
+    late.write({
+      type: 'sorted',
+      lot: 'A',
+      stageSeen: 'young',
+      kept_g: 900,
+      trimmed_g: 320,
+      trimmedTo: 'stock',
+      wash: null,
+    })
+    expect(next(late)).toMatchObject({ act: { kind: 'stop' }, title: 'It cannot be cleared' })
+    const stray = bringIn(opened())
+    stray.write({ type: 'stray-reported', lot: 'A', what: 'a leaf', brokenUp: false })
+    expect(next(stray).act.kind).toBe('sort-strays')
+  })
+  it('goes on to the next tell when one could not be told, and asks for meetings last', () => {
+    const pen = opened()
+    weighIn(pen)
+    pen.write({ type: 'tell-seen', lot: 'A', character: 'leafSurface', answer: 'could-not-tell', states: [] })
+    expect(next(pen).act).toMatchObject({ kind: 'look', character: 'stemSection' })
+    const fresh = opened()
+    for (const { id } of [...fresh.log.entries.values()].filter(({ type }) => type === 'plant-met'))
+      fresh.write({ type: 'struck', entry: id, why: 'x' })
+    bringIn(fresh)
+    expect(next(fresh)).toMatchObject({ act: { kind: 'meet' }, title: 'Meet it more often first' })
+  })
+})
+
+describe('a lot on screen', () => {
+  it('is a ribbon that narrows where mass leaves it and stops where a gate is not open', () => {
+    const pen = bringIn(opened())
+    expect(ribbonOf(pen.lot(), pen.context)).toMatchObject({
+      stopsAt: 4,
+      before_g: [1240, 1240, 1240, 1240, 900, 900, 900, 900],
+      hazard: [1, 1, 1, 1, 1, 1, 1, 1],
+    })
+    load(pen, 900)
+    pen.write({ type: 'weighed', lot: 'A', mass_g: 700, after: 'cooking' })
+    const ribbon = ribbonOf(pen.lot(), pen.context)
+    expect(ribbon).toMatchObject({ stopsAt: 5, hazard: [1, 1, 1, 1, 0, 0, 0, 0] })
+    expect(ribbon.after_g[4]).toBe(700)
+    expect(ribbon.streams.map(({ gate, mass_g }) => [gate, mass_g])).toEqual([
+      ['sort', 320],
+      ['sort', 20],
+      ['makeSafe', 200],
+    ])
+  })
+  it('accounts for water taken up as well as lost', () => {
+    const pen = bringIn(opened())
+    load(pen, 900)
+    pen.write({ type: 'weighed', lot: 'A', mass_g: 950, after: 'cooking' })
+    expect(massBalance(pen.lot())).toMatchObject({ picked_g: 1240, takenUp_g: 50, inHand_g: 950 })
+  })
+  it('is called by plant, part and patch, and the next one is numbered on', () => {
+    const pen = bringIn(opened())
+    expect(lotName(pen.lot(), pen.context)).toEqual({
+      title: 'Nettle tops',
+      scientificName: 'Urtica dioica',
+      patch: 'Wall',
+    })
+    expect(nextLotCode(pen.log.state, Date.parse(pen.now))).toBe('27-001')
+    weighIn(pen, 100, '27-009')
+    expect(nextLotCode(pen.log.state, Date.parse(pen.now))).toBe('27-010')
+  })
+  it('has a plan for this kitchen, and the water is kept only for clean ground and a table without infants or bad kidneys', () => {
+    const pen = bringIn(opened())
+    expect(lotPlan(pen.lot(), pen.context)?.steps[2]).toMatchObject({ op: 'blanch', temp_C: 96 })
+    expect(lotPlan(pen.lot(), pen.context, { goal: 'dry' })?.way).toBe('dried for tea or powder')
+    expect([loadsToGo(900, 180), loadsToGo(900.6, 180), loadsToGo(10, undefined)]).toEqual([5, 5, 1])
+    expect(waterVerdict(pen.lot(), pen.context)).toEqual({
+      keep: false,
+      says: 'Throw it away: Bo must not have it (infant); Cy was not asked.',
+    })
+    const adult = { kind: 'adult', sensitivities: [] } as const
+    pen.log = addEntries(pen.log, [
+      pen.stamp({ type: 'eater-noted', eater: { id: 'bo', name: 'Bo', ...adult } }),
+      pen.stamp({ type: 'eater-noted', eater: { id: 'cy', name: 'Cy', ...adult } }),
+    ])
+    expect(waterVerdict(pen.lot(), pen.context)).toMatchObject({
+      keep: true,
+      says: 'Keep it for soup: Wall is not fed, and nobody at the table is an infant or has trouble with the kidneys.',
+    })
+  })
+})
+
+describe('a pack', () => {
+  it('says NOT YET FOOD and what is due, whatever is done to the rest later', () => {
+    const pen = bringIn(opened())
+    pen.write({ type: 'packed', lot: 'A', pack: 'raw', store: 'chilled', mass_g: 200, containers: 1, storeTemp_C: 4 })
+    load(pen, 700)
+    pen.write({ type: 'packed', lot: 'A', pack: 'done', store: 'frozen', mass_g: 300, containers: 2, storeTemp_C: -20 })
+    const [raw, done] = pen.lot().packs.map((pack) => packView(pen.lot(), pack, pen.context))
+    expect(raw).toMatchObject({
+      notYetFood: true,
+      done: 'nothing yet',
+      label: 'Nettle tops',
+      patch: 'Wall',
+      discardBy: '2027-05-20T08:15:00.000Z',
+      state: 'good',
+    })
+    expect(raw?.due[0]).toBe('Still to do: blanch.')
+    expect(done).toMatchObject({ notYetFood: false, done: 'blanch and drain', due: [], held: [], state: 'good' })
+    expect(done?.discardBy?.slice(0, 10)).toBe('2028-05-16')
+    const later = (now: string) =>
+      packView(pen.lot(), pen.lot().packs[1] as NonNullable<ReturnType<Pen['lot']>['packs'][1]>, {
+        ...pen.context,
+        now,
+      }).state
+    expect([
+      later('2027-12-01T00:00:00.000Z'),
+      later('2028-02-01T00:00:00.000Z'),
+      later('2028-06-01T00:00:00.000Z'),
+    ]).toEqual(['good', 'past-best', 'discard'])
+  })
+  it('comes onto the due list when its day comes, overdue first', () => {
+    const pen = cook(opened())
+    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'chilled', mass_g: 300, containers: 1, storeTemp_C: 4 })
+    const due = (now: string) =>
+      dueList({ ...pen.context, now }).map(({ act, overdue }) => `${act}${overdue ? ' (over)' : ''}`)
+    expect(due(pen.now)).toEqual(['Nettle: serve or pack'])
+    expect(due('2027-05-19T06:00:00.000Z')).toEqual(['Nettle: serve or pack (over)', 'Nettle tops: throw away'])
+  })
+})
+
+describe('a fair share', () => {
+  const nettle = CATALOGUE.taxa.find(({ scientificName }) => scientificName === 'Urtica dioica')
+  const share = (over: Partial<Parameters<typeof fairShare>[0]> = {}) => {
+    if (nettle === undefined) throw new RangeError('no nettle')
+    return fairShare({ taxon: nettle, stems: 100, wildlifeOn: 0, othersPick: false, school: null, ...over })
+  }
+  it('is rounded down, spares wildlife, is halved where others pick, and leaves tiny stands whole', () => {
+    expect(share()).toMatchObject({ stems: 33, school: 'a third', text: 'a third of 100 stems is 33.' })
+    expect(share({ school: 'one in twenty' }).stems).toBe(5)
+    expect(share({ othersPick: true, wildlifeOn: 10 })).toMatchObject({
+      stems: 15,
+      text: 'a third of 90 stems is 15, halved because others pick here, the 10 with wildlife left alone.',
+    })
+    expect(share({ stems: 9 })).toMatchObject({ stems: 0, text: 'Only 9 stems: so small a stand is left whole.' })
+    if (nettle === undefined) throw new RangeError('no nettle')
+    expect(share({ taxon: { ...nettle, harvestTolerance: 'medium' } }).school).toBe('one in ten')
+    expect(share({ taxon: { ...nettle, standing: 'uncommon' } }).school).toBe('one in twenty')
+    expect([restYears(nettle), restYears({ ...nettle, harvestTolerance: 'low' })]).toEqual([1, 4])
+  })
+  it('exceeded, rests the patch and makes no food unfit', () => {
+    const pen = cook(opened())
+    expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')).toBeUndefined()
+    pen.write({
+      type: 'stand-counted',
+      lot: 'A',
+      stems: 600,
+      taken: 500,
+      wildlifeLooked: true,
+      wildlifeOn: 0,
+      othersPick: false,
+      school: null,
+    })
+    expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')?.slice(0, 10)).toBe('2028-05-15')
+    expect(restsUntil(pen.log.state, CATALOGUE, 'elsewhere', 'Urtica dioica')).toBeUndefined()
+    expect(next(pen).act.kind).toBe('serve-or-pack')
+  })
+})
