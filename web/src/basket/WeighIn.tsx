@@ -152,6 +152,12 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
           />
         )}
       </Field>
+      {rest !== undefined && rest > now && (
+        <p className="refusal">
+          More than its share was taken there: the patch rests from this plant until {formatDay(rest, timeZone, true)}.
+          What is picked all the same stays food, and is written down.
+        </p>
+      )}
       <NumberField
         label="Weight as picked"
         unit="g"
