@@ -147,7 +147,9 @@ describe('a plan for nettle tops', () => {
     const { verdict, reasons } = plan({ taxon: 'Urtica dioica', mass_g: 500, goal: 'eat' }, CATALOGUE)
     expect(verdict).toBe('conditional')
     expect(reasons[0]?.text).toBe('Food: leafy top (emerging), leafy top (young) and seed (seeding).')
-    expect(reasons[1]?.text).toMatch(/^Not food: leafy top \(flowering\) and root \(any\)\./)
+    expect(reasons[1]?.text).toMatch(
+      /^Not food: leafy top \(mature\), leafy top \(in bud\), leafy top \(flowering\), leafy top \(seeding\) and root \(any\)\./,
+    )
   })
   it('refuses the unknown and the dangerous, whatever is asked', () => {
     expect(ask({ taxon: 'Planta ignota' })).toMatchObject({
@@ -155,6 +157,9 @@ describe('a plan for nettle tops', () => {
       reasons: [{ about: 'identity', text: 'Planta ignota is not in the catalogue, so nothing about it can be said.' }],
     })
     expect(ask({ taxon: 'urtica GRACILIS' }).verdict).toBe('conditional')
+    expect(ask({ taxon: 'Lamium album' }).reasons[0]?.text).toBe(
+      'Lamium album is in the catalogue only as a look-alike: nothing is on record about eating it.',
+    )
     const anything = fc.record({
       part: fc.option(fc.constantFrom(...PARTS), { nil: undefined }),
       stage: fc.option(fc.constantFrom(...STAGES), { nil: undefined }),

@@ -457,12 +457,9 @@ function whichAreFood(uses: readonly Use[]): readonly PlanReason[] {
 }
 
 function nothingOnRecord(taxon: Taxon, { part, stage }: PlanInput): string {
-  const what = [
-    stage === undefined || stage === 'any' ? [] : plainWords(stage),
-    part === undefined ? 'any part' : plainWords(part),
-  ]
-    .flat()
-    .join(' ')
+  if (taxon.uses.length === 0)
+    return `${taxon.scientificName} is in the catalogue only as a look-alike: nothing is on record about eating it.`
+  const what = `${stage === undefined || stage === 'any' ? '' : `${plainWords(stage)} `}${part === undefined ? 'plant' : plainWords(part)}`
   return `Nothing is on record about eating the ${what} of ${taxon.scientificName}, and a gap is never filled by likeness.`
 }
 
