@@ -34,7 +34,7 @@ describe('the command line', () => {
     expect(ask('fry', {})).toMatchObject({
       exit: 2,
       out: '',
-      err: 'fry: is not a verb; there are boil, chill, blanch-load, dry-target, clear, plan, catalogue\n',
+      err: 'fry: is not a verb; there are leach, boil, chill, blanch-load, dry-target, clear, plan, catalogue\n',
     })
     expect(ask('boil', {}, '--loud').err).toBe('--loud: is not an option; there are --schema and --lines\n')
   })
@@ -55,7 +55,7 @@ describe('the command line', () => {
     expect(ask('boil', '', '--lines')).toEqual({ exit: 0, out: '', err: '' })
   })
   it('lists its verbs alone, and prints a JSON Schema that names every field', () => {
-    expect(run([], () => '').out.split('\n')[0]).toBe(
+    expect(run([], () => '').out.split('\n')[1]).toBe(
       'boil         the boiling point at an elevation or pressure, with sugar and salt',
     )
     const schema = JSON.parse(ask('plan', '', '--schema').out) as { properties: object }

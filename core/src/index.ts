@@ -54,7 +54,8 @@ export * from './keep/dryTarget'
 export * from './keep/storage'
 export * from './meal/eaten'
 
-// Heat
+// Leaching and heat
+export * from './leach/leach'
 export * from './heat/balance'
 export * from './heat/boil'
 

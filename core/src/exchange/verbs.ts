@@ -5,6 +5,7 @@ import { blanchLoad, chillIce, type BlanchLoadInput, type ChillInput } from '../
 import { boilingPoint, type BoilInput } from '../heat/boil'
 import { clear, seasonOf } from '../identity/clear'
 import { dryTarget } from '../keep/dryTarget'
+import { leach, type LeachInput } from '../leach/leach'
 import { plan, type PlanInput } from '../treatment/plan'
 import { check, type Checked } from './check'
 import { count, eaterKind, elevation_m, goal, mass_g, massOrNone_g, part, sensitivity, stage, text } from './shapes'
@@ -49,6 +50,31 @@ const observed = Joi.object(
   .messages({ 'object.unknown': '{{#label}} is not a character of the vocabulary' })
 
 const VERBS: Readonly<Record<string, Verb>> = {
+  leach: {
+    tells: 'what stays in the food after one or more baths',
+    schema: Joi.object({
+      pieces: Joi.object({
+        shape: Joi.valid('slab', 'cylinder', 'sphere').required(),
+        size_mm: Joi.number().greater(0).max(1000).required(),
+      }).required(),
+      heldLiquid_mL: volume_mL().greater(0).required(),
+      diffusivity25_m2_s: Joi.number().greater(0).max(1e-6).required(),
+      activation_kJ_mol: Joi.number().min(0).max(500).required(),
+      baths: Joi.array()
+        .items(
+          Joi.object({
+            water_mL: volume_mL().greater(0).required(),
+            minutes: Joi.number().min(0).max(1e7).required(),
+            temp_C: temp().min(-5).max(130).required(),
+            flow_mL_min: Joi.number().min(0).max(1e7),
+          }),
+        )
+        .min(1)
+        .max(200)
+        .required(),
+    }),
+    answer: (input: LeachInput) => leach(input),
+  },
   boil: {
     tells: 'the boiling point at an elevation or pressure, with sugar and salt',
     schema: Joi.object({

@@ -16,6 +16,7 @@ export function Dial({
   const around = 2 * Math.PI * radius
   const share = Math.max(0, Math.min(1, left_s / of_s))
   const over = left_s <= 0
+  const figure = over ? `+${formatCountdown(-left_s)}` : formatCountdown(left_s)
   return (
     <svg
       className="dial"
@@ -38,8 +39,8 @@ export function Dial({
       <text x={160} y={102} textAnchor="middle" className="dial-above">
         {above}
       </text>
-      <text x={160} y={188} textAnchor="middle" className="dial-figure">
-        {over ? `+${formatCountdown(-left_s)}` : formatCountdown(left_s)}
+      <text x={160} y={188} textAnchor="middle" className={figure.length > 5 ? 'dial-figure long' : 'dial-figure'}>
+        {figure}
       </text>
       <text x={160} y={228} textAnchor="middle" className="dial-caption">
         {over ? 'time is up' : caption}

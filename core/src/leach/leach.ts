@@ -1,0 +1,203 @@
+const GAS_CONSTANT_J_mol_K = 8.3144626
+const ZERO_C_K = 273.15
+const REFERENCE_K = 298.15
+const mm = 1e-3
+const SECONDS_PER_MINUTE = 60
+
+/** Cells of the mesh, and how fine the one at the surface is, as a share of the half-thickness. */
+const CELLS = 100
+const SURFACE_CELL = 5e-5
+/** The first step of a bath in Fourier numbers, and how fast steps grow: a bath begins as a square root of time,
+ * and every decay is followed at steps in proportion to its age. */
+const FIRST_STEP_Fo = 1e-9
+const STEP_GROWTH = 1.2
+/** TR-BDF2's split (Bank et al. 1985): second order and L-stable, so that sharp starts do not ring. */
+const GAMMA = 2 - Math.SQRT2
+
+export type Shape = 'slab' | 'cylinder' | 'sphere'
+const DIMENSIONS: Readonly<Record<Shape, 1 | 2 | 3>> = { slab: 1, cylinder: 2, sphere: 3 }
+
+export interface Bath {
+  readonly water_mL: number
+  readonly minutes: number
+  readonly temp_C: number
+  /** Clean water in, bath water out; the bath's volume stays. */
+  readonly flow_mL_min?: number
+}
+
+export interface LeachInput {
+  /** Slab: full thickness, both faces wet; else the diameter. */
+  readonly pieces: { readonly shape: Shape; readonly size_mm: number }
+  /** Liquid held inside all the pieces together, where the solute is. */
+  readonly heldLiquid_mL: number
+  readonly diffusivity25_m2_s: number
+  readonly activation_kJ_mol: number
+  readonly baths: readonly Bath[]
+}
+
+/** One entry a bath at its end, both over what the pieces held at the start. */
+export interface LeachAnswer {
+  readonly residual: readonly number[]
+  readonly bath: readonly number[]
+}
+
+/**
+ * The solute left in pieces after one bath or several, and the strength of each bath at its end.
+ *
+ * Diffusion in a slab, long cylinder or sphere into a well-stirred bath that starts clean; the surface is at the bath's
+ * concentration; the profile inside is carried from bath to bath. ∂c/∂Fo = ξ^(1−ν) ∂/∂ξ(ξ^(ν−1) ∂c/∂ξ);
+ * α db/dFo = −ν ∂c/∂ξ|₁ − κ b, with α = water / held liquid and κ = (flow / held liquid) a²/D. Finite volumes graded to the
+ * surface, TR-BDF2 in time: within 0.001 of the exact series (Crank 1975). For taste; it says nothing about a poison.
+ *
+ * @throws RangeError when a size, a volume or a diffusivity is not above 0: the edge should have refused it.
+ * @example leach({ pieces: { shape: 'slab', size_mm: 4 }, heldLiquid_mL: 300, diffusivity25_m2_s: 3e-10, activation_kJ_mol: 25, baths: [{ water_mL: 2000, minutes: 720, temp_C: 12 }] }).residual[0] // 0.133, rounded
+ */
+export function leach(input: LeachInput): LeachAnswer {
+  const { pieces, heldLiquid_mL, baths } = input
+  if (!(pieces.size_mm > 0 && heldLiquid_mL > 0 && input.diffusivity25_m2_s > 0))
+    throw new RangeError('leach: expected size_mm, heldLiquid_mL and diffusivity25_m2_s above 0')
+  const mesh = makeMesh(DIMENSIONS[pieces.shape])
+  const half_m = (pieces.size_mm * mm) / 2
+  let profile: readonly number[] = mesh.weights.map(() => 1)
+  const residual: number[] = []
+  const strength: number[] = []
+  for (const { water_mL, minutes, temp_C, flow_mL_min = 0 } of baths) {
+    const rate_per_s = diffusivity(input, temp_C) / half_m ** 2
+    const after = runBath(mesh, profile, {
+      alpha: water_mL / heldLiquid_mL,
+      kappa: flow_mL_min / SECONDS_PER_MINUTE / heldLiquid_mL / rate_per_s,
+      end_Fo: rate_per_s * minutes * SECONDS_PER_MINUTE,
+    })
+    profile = after.profile
+    residual.push(mesh.weights.reduce((sum, weight, index) => sum + weight * (profile[index] ?? 0), 0))
+    strength.push(after.bath)
+  }
+  return { residual, bath: strength }
+}
+
+/** D(T) = D25 exp(−Ea/R (1/T − 1/298.15)), m²/s. @example 22 kJ/mol from 12 to 95 °C: times 8.10 */
+export function diffusivity(
+  { diffusivity25_m2_s, activation_kJ_mol }: Pick<LeachInput, 'diffusivity25_m2_s' | 'activation_kJ_mol'>,
+  temp_C: number,
+): number {
+  return (
+    diffusivity25_m2_s *
+    Math.exp(((-activation_kJ_mol * 1000) / GAS_CONSTANT_J_mol_K) * (1 / (temp_C + ZERO_C_K) - 1 / REFERENCE_K))
+  )
+}
+
+interface Mesh {
+  /** Share of the piece's volume in each cell, from the middle outwards; together 1. */
+  readonly weights: readonly number[]
+  /** Conductance of the face outside each cell; the last is the surface. */
+  readonly faces: readonly number[]
+}
+
+/** Cells that grow geometrically inwards from a very fine one at the surface. */
+function makeMesh(dimensions: 1 | 2 | 3): Mesh {
+  const growth = geometricGrowth()
+  const edges = [1]
+  for (let cell = 0, width = SURFACE_CELL; cell < CELLS; cell++, width *= growth)
+    edges.push((edges.at(-1) ?? 0) - width)
+  edges[CELLS] = 0
+  edges.reverse()
+  const middles = edges.slice(1).map((edge, index) => (edge + (edges[index] ?? 0)) / 2)
+  const area = (edge: number) => dimensions * edge ** (dimensions - 1)
+  return {
+    weights: middles.map((_, index) => (edges[index + 1] ?? 0) ** dimensions - (edges[index] ?? 0) ** dimensions),
+    faces: middles.map((middle, index) => {
+      const edge = edges[index + 1] ?? 1
+      return area(edge) / ((middles[index + 1] ?? 1) - middle)
+    }),
+  }
+}
+
+/** The growth with which CELLS cells from SURFACE_CELL on fill the half-thickness. */
+function geometricGrowth(): number {
+  let low = 1.0001
+  let high = 2
+  for (let step = 0; step < 60; step++) {
+    const middle = (low + high) / 2
+    if ((SURFACE_CELL * (middle ** CELLS - 1)) / (middle - 1) < 1) low = middle
+    else high = middle
+  }
+  return (low + high) / 2
+}
+
+interface BathNumbers {
+  readonly alpha: number
+  readonly kappa: number
+  readonly end_Fo: number
+}
+
+/** One bath from a profile and clean water. The bath is the last unknown of one tridiagonal system. */
+function runBath(
+  mesh: Mesh,
+  profile: readonly number[],
+  { alpha, kappa, end_Fo }: BathNumbers,
+): { profile: readonly number[]; bath: number } {
+  const masses = [...mesh.weights, alpha]
+  let state = [...profile, 0]
+  let time_Fo = 0
+  let step_Fo = FIRST_STEP_Fo
+  while (time_Fo < end_Fo) {
+    const taken_Fo = Math.min(step_Fo, end_Fo - time_Fo)
+    state = trBdf2(mesh.faces, masses, kappa, state, taken_Fo)
+    time_Fo += taken_Fo
+    if (end_Fo - time_Fo < end_Fo * 1e-12) break
+    step_Fo *= STEP_GROWTH
+  }
+  return { profile: state.slice(0, -1), bath: state.at(-1) ?? 0 }
+}
+
+function trBdf2(
+  faces: readonly number[],
+  masses: readonly number[],
+  kappa: number,
+  state: readonly number[],
+  step_Fo: number,
+): number[] {
+  const trapezoid = (GAMMA * step_Fo) / 2
+  const pushed = rates(faces, kappa, state).map(
+    (rate, index) => (masses[index] ?? 0) * (state[index] ?? 0) + trapezoid * rate,
+  )
+  const middle = solve(faces, masses, kappa, trapezoid, pushed)
+  const a = 1 / (GAMMA * (2 - GAMMA))
+  const b = (1 - GAMMA) ** 2 / (GAMMA * (2 - GAMMA))
+  const right = masses.map((mass, index) => mass * (a * (middle[index] ?? 0) - b * (state[index] ?? 0)))
+  return solve(faces, masses, kappa, ((1 - GAMMA) / (2 - GAMMA)) * step_Fo, right)
+}
+
+/** What flows into each unknown: cells from their neighbours, the bath from the surface less what its flow carries off. */
+function rates(faces: readonly number[], kappa: number, state: readonly number[]): number[] {
+  const last = state.length - 1
+  return state.map((value, index) => {
+    const inner = index === 0 ? 0 : (faces[index - 1] ?? 0) * ((state[index - 1] ?? 0) - value)
+    const outer = index === last ? -kappa * value : (faces[index] ?? 0) * ((state[index + 1] ?? 0) - value)
+    return inner + outer
+  })
+}
+
+/** Solves (mass − h · flow) x = right for the tridiagonal flow by elimination (Thomas). */
+function solve(
+  faces: readonly number[],
+  masses: readonly number[],
+  kappa: number,
+  h: number,
+  right: readonly number[],
+): number[] {
+  const size = masses.length
+  const upper = new Array<number>(size).fill(0)
+  const value = new Array<number>(size).fill(0)
+  for (let index = 0; index < size; index++) {
+    const inner = index === 0 ? 0 : h * (faces[index - 1] ?? 0)
+    const outer = index === size - 1 ? h * kappa : h * (faces[index] ?? 0)
+    const diagonal = (masses[index] ?? 0) + inner + outer
+    const pivot = diagonal - (index === 0 ? 0 : inner * (upper[index - 1] ?? 0))
+    upper[index] = index === size - 1 ? 0 : outer / pivot
+    value[index] = ((right[index] ?? 0) + (index === 0 ? 0 : inner * (value[index - 1] ?? 0))) / pivot
+  }
+  for (let index = size - 2; index >= 0; index--)
+    value[index] = (value[index] ?? 0) + (upper[index] ?? 0) * (value[index + 1] ?? 0)
+  return value
+}
