@@ -39,9 +39,9 @@ describe('the demonstration book', () => {
   })
   it('has something due, in order, and accounts for every gram', () => {
     expect(dueList(context).map(({ act }) => act)).toEqual([
-      'Nettle: make safe',
-      'Small nettle: sort',
-      'Nettle: go on with it',
+      'Nettle tops: make safe',
+      'Small nettle tops: sort',
+      'Nettle tops: go on with it',
     ])
     for (const lot of book.lots.values()) {
       const { picked_g, takenUp_g, left, inHand_g } = massBalance(lot)

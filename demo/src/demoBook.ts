@@ -254,6 +254,8 @@ function firstTastes(pen: Pen): void {
     lot: '25-002',
     taster: 'mirl',
     bitter: 1,
+    astringent: 0,
+    crumb: false,
     accepts: true,
     alarm: null,
   })
@@ -279,7 +281,16 @@ function lastAutumn(pen: Pen): void {
     { at: '10:38', mass_g: 210 },
   ])
   pen.write(minute(day, '11:00'), { type: 'weighed', lot, mass_g: 640, after: 'cooking' })
-  pen.write(minute(day, '11:05'), { type: 'tasted', lot, taster: 'oswin', bitter: 1, accepts: true, alarm: null })
+  pen.write(minute(day, '11:05'), {
+    type: 'tasted',
+    lot,
+    taster: 'oswin',
+    bitter: 1,
+    astringent: 0,
+    crumb: false,
+    accepts: true,
+    alarm: null,
+  })
   pen.write(minute(day, '11:20'), {
     type: 'packed',
     lot,

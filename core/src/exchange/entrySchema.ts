@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import { STORES } from '../flora/taxon'
 import type { Entry, EntryType } from '../log/entries'
+import { INGREDIENTS, READINGS } from '../lot/lotState'
 import { check, type Checked } from './check'
 import {
   count,
@@ -22,6 +23,7 @@ import {
 
 const BASE = { id: id(), at: instant(), noted: instant(), book: id(), by: id(), device: id() }
 const LOT = { ...BASE, lot: id() }
+const maybeText = () => text().allow('')
 const nullable = (schema: Joi.Schema) => schema.allow(null)
 
 /** The shape of each entry, held at the edges: forms, import, restore. */
@@ -121,11 +123,34 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     checked: Joi.boolean(),
     water: nullable(Joi.string().valid('kept', 'thrown')),
   },
+  'bath-changed': {
+    ...LOT,
+    protocol: text(),
+    step: count(),
+    fresh: nullable(strictObject({ water_mL: Joi.number().greater(0).max(1_000_000), temp_C: nullable(temp_C()) })),
+  },
+  'reading-taken': {
+    ...LOT,
+    what: Joi.string().valid(...READINGS),
+    value: Joi.when('what', {
+      switch: [
+        { is: 'temp_C', then: temp_C() },
+        { is: 'ph', then: Joi.number().min(0).max(14) },
+        { is: 'brix', then: Joi.number().min(0).max(95) },
+        { is: 'salinity', then: Joi.number().min(0).max(40) },
+      ],
+      otherwise: mass_g(),
+    }),
+    instrument: text(),
+  },
+  'ingredient-added': { ...LOT, what: Joi.string().valid(...INGREDIENTS), name: text(), mass_g: mass_g() },
   weighed: { ...LOT, mass_g: mass_g(), after: Joi.string().valid('cooking', 'drying') },
   tasted: {
     ...LOT,
     taster: id(),
     bitter: Joi.number().integer().min(0).max(10),
+    astringent: Joi.number().integer().min(0).max(10),
+    crumb: Joi.boolean(),
     accepts: Joi.boolean(),
     alarm: nullable(Joi.string().valid('burning', 'numbness', 'soap', 'almond', 'bitter-where-none-belongs')),
   },
@@ -147,6 +172,21 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       .max(500),
   },
   'thrown-away': { ...LOT, pack: nullable(id()), mass_g: mass_g(), why: text() },
+  split: { ...LOT, into: id(), code: text(), mass_g: mass_g(), why: text() },
+  joined: {
+    ...LOT,
+    code: text(),
+    parts: Joi.array()
+      .items(strictObject({ lot: id(), mass_g: mass_g() }))
+      .min(2)
+      .max(50)
+      .unique('lot'),
+  },
+  opened: { ...LOT, pack: id(), into: id(), code: text(), mass_g: mass_g() },
+  'patch-turned': { ...BASE, patch: id(), why: text(), since: nullable(instant()) },
+  'food-turned': { ...BASE, of: id(), pack: nullable(id()), why: text() },
+  'felt-ill': { ...BASE, eater: id(), symptoms: text() },
+  'numbers-noted': { ...BASE, emergency: maybeText(), poisonCentre: maybeText(), doctor: maybeText() },
   struck: { ...BASE, entry: id(), why: text() },
 }
 

@@ -32,7 +32,9 @@ describe('the catalogue', () => {
     for (const { scientificName, lookalikes, keyCharacters, characters } of CATALOGUE.taxa) {
       for (const double of lookalikes) {
         const record = CATALOGUE.taxa.find((each) => each.scientificName === double.scientificName)
-        expect(record?.severity, `${scientificName} names ${double.scientificName}`).toBe(double.severity)
+        expect(record, `${scientificName} names ${double.scientificName}`).toBeDefined()
+        if (record?.role === 'danger')
+          expect(double.severity, `${scientificName} names ${double.scientificName}`).toBe(record.severity)
       }
       for (const key of keyCharacters) expect(Object.keys(characters), `${scientificName}: ${key}`).toContain(key)
     }
@@ -40,11 +42,16 @@ describe('the catalogue', () => {
   it('answers every hazard: a control answer is controlled by a step of each accepted cooked school', () => {
     for (const { scientificName, uses } of CATALOGUE.taxa)
       for (const { hazards, protocols, part, stage } of uses)
-        for (const { id, answers } of hazards.filter(({ answers: each }) =>
+        for (const { id, answers, onlyFor } of hazards.filter(({ answers: each }) =>
           each.every(({ kind }) => kind === 'control'),
         ))
-          for (const { name, steps, standing } of protocols)
-            if (standing !== 'contested' && answers.length > 0)
+          for (const { name, steps, standing, goals, storeOnly } of protocols)
+            if (
+              standing !== 'contested' &&
+              storeOnly !== true &&
+              answers.length > 0 &&
+              (onlyFor === undefined || goals.every((goal) => onlyFor.includes(goal)))
+            )
               expect(
                 steps.flatMap(({ control }) => control),
                 `${scientificName} ${part} ${stage}: ${id} in ${name}`,

@@ -19,7 +19,8 @@ const says = { says: text() }
 const answer = Joi.alternatives().try(
   strictObject({ kind: Joi.valid('control'), ...says }),
   strictObject({ kind: Joi.valid('ground'), fact: Joi.valid('manured'), mustBe: Joi.valid('no'), ...says }),
-  strictObject({ kind: Joi.valid('amount'), ...says }),
+  Joi.object({ kind: Joi.valid('amount').required(), schools: list(text()).min(1), says: text().required() }),
+  strictObject({ kind: Joi.valid('store'), ...says }),
   strictObject({ kind: Joi.valid('person'), who: list(sensitivity()).min(1), ...says }),
   strictObject({ kind: Joi.valid('refusal'), ...says }),
 )
@@ -38,6 +39,14 @@ const limit = Joi.alternatives().try(
   }),
   strictObject({ measure: Joi.valid('dried-to'), moisture: Joi.number().greater(0).less(1) }),
   strictObject({ measure: Joi.valid('seen'), sign: text() }),
+  strictObject({ measure: Joi.valid('ph'), atMost: Joi.number().min(3).max(4.6) }),
+  Joi.object({
+    measure: Joi.valid('baths').required(),
+    least: Joi.number().integer().min(1).max(50).required(),
+    minutes: Joi.number().greater(0).required(),
+    tasteAtMost: Joi.number().integer().min(0).max(3).required(),
+    atMost_C: Joi.number().min(0).max(45),
+  }),
 )
 
 const step = Joi.object({
@@ -49,6 +58,7 @@ const step = Joi.object({
   control: list(text()).required(),
   critical: Joi.boolean().required(),
   limit,
+  startMoisture: range(),
   check: text(),
   onlyFor: list(goal()).min(1),
 })
@@ -70,22 +80,24 @@ const use = Joi.object({
   tenderness: text(),
   cut: text(),
   hazards: list(
-    strictObject({
-      id: text(),
-      kind: Joi.valid('mechanical', 'palate', 'toxic', 'untreatable', 'amount', 'biological', 'person'),
-      level: Joi.valid('trace', 'low', 'moderate', 'high', 'deadly'),
-      note: text().allow(''),
-      answers: list(answer).min(1),
+    Joi.object({
+      id: text().required(),
+      kind: Joi.valid('mechanical', 'palate', 'toxic', 'untreatable', 'amount', 'biological', 'person').required(),
+      level: Joi.valid('trace', 'low', 'moderate', 'high', 'deadly').required(),
+      note: text().allow('').required(),
+      onlyFor: list(goal()).min(1),
+      answers: list(answer).min(1).required(),
     }),
   ).required(),
   trim: list(text()).required(),
   protocols: list(
-    strictObject({
-      name: text(),
-      standing: Joi.valid('usual', 'cautious', 'minimal', 'contested', 'not-advised'),
-      goals: list(goal()).min(1),
-      steps: list(step).min(1),
-      why: text(),
+    Joi.object({
+      name: text().required(),
+      standing: Joi.valid('usual', 'cautious', 'minimal', 'contested', 'not-advised').required(),
+      goals: list(goal()).min(1).required(),
+      steps: list(step).min(1).required(),
+      why: text().required(),
+      storeOnly: Joi.boolean(),
     }),
   ).required(),
   edibleFraction: range(),
@@ -94,25 +106,37 @@ const use = Joi.object({
   bulk_g_per_L: Joi.number().greater(0),
   portion_g: Joi.number().greater(0),
   firstTaste_g: Joi.number().greater(0),
+  ifUnreachable: text(),
   keepsRaw_days: strictObject({ ambient: Joi.number().min(0), chilled: Joi.number().min(0) }).optional(),
   stores: list(
-    strictObject({
-      store: Joi.valid(...STORES),
-      after: Joi.valid('raw', 'treated', 'dried'),
-      limit: Joi.alternatives().try(
-        strictObject({ measure: Joi.valid('store-temperature'), atMost_C: Joi.number().max(8) }),
-        strictObject({ measure: Joi.valid('dried-to'), moisture: Joi.number().greater(0).max(0.2) }),
-      ),
+    Joi.object({
+      store: Joi.valid(...STORES).required(),
+      after: Joi.valid('raw', 'treated', 'dried').required(),
+      limit: Joi.alternatives()
+        .required()
+        .try(
+          strictObject({ measure: Joi.valid('store-temperature'), atMost_C: Joi.number().max(8) }),
+          strictObject({ measure: Joi.valid('dried-to'), moisture: Joi.number().greater(0).max(0.2) }),
+          strictObject({ measure: Joi.valid('ph'), atMost: Joi.number().min(3).max(4.6) }),
+          strictObject({ measure: Joi.valid('sugar'), atLeast_brix: Joi.number().min(60).max(80) }),
+          strictObject({ measure: Joi.valid('salt-share'), atLeast: Joi.number().min(0.02).less(1) }),
+        ),
       keeps: strictObject({
         low: Joi.number().greater(0),
         high: Joi.number().min(Joi.ref('low')),
         unit: Joi.valid('days', 'months'),
-      }),
-      says: text(),
+      }).required(),
+      atRoom: Joi.boolean(),
+      says: text().required(),
     }),
   ).required(),
   amounts: list(
-    strictObject({ perDay_g: Joi.number().greater(0), who: Joi.valid('adult', 'child', 'infant'), why: text() }),
+    Joi.object({
+      perDay_g: Joi.number().greater(0).required(),
+      who: Joi.valid('adult', 'child', 'infant').required(),
+      school: text(),
+      why: text().required(),
+    }),
   ).required(),
   cautionFor: list(
     Joi.object({

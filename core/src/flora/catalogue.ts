@@ -9,11 +9,20 @@ export interface Catalogue {
 
 /** The record by its accepted name or a synonym, letter case aside; undefined when the catalogue has none. */
 export function findTaxon(catalogue: Catalogue, name: string): Taxon | undefined {
-  const wanted = name.trim().toLowerCase()
-  return catalogue.taxa.find((taxon) =>
-    [taxon.scientificName, ...taxon.synonyms].some((each) => each.toLowerCase() === wanted),
-  )
+  let names = NAMES.get(catalogue)
+  if (names === undefined) {
+    names = new Map(
+      catalogue.taxa.flatMap((taxon) =>
+        [taxon.scientificName, ...taxon.synonyms].map((each) => [each.toLowerCase(), taxon] as const),
+      ),
+    )
+    NAMES.set(catalogue, names)
+  }
+  return names.get(name.trim().toLowerCase())
 }
+
+/** Names looked up once a catalogue: every gate asks for its taxon. */
+const NAMES = new WeakMap<Catalogue, ReadonlyMap<string, Taxon>>()
 
 /** As {@link findTaxon}. @throws RangeError when the catalogue has no such record: the edge should have refused it. */
 export function requireTaxon(catalogue: Catalogue, name: string): Taxon {

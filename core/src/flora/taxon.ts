@@ -67,6 +67,8 @@ export interface Use {
   readonly bulk_g_per_L?: number
   readonly portion_g?: number
   readonly firstTaste_g?: number
+  /** What may be done with it where a kitchen cannot reach a limit. */
+  readonly ifUnreachable?: string
   readonly keepsRaw_days?: { readonly ambient: number; readonly chilled: number }
   readonly stores: readonly StoreRule[]
   readonly amounts: readonly AmountCap[]
@@ -82,7 +84,9 @@ export interface UseHazard {
   readonly kind: HazardKind
   readonly level: HazardLevel
   readonly note: string
-  /** Any one of the controls, ground facts or refusals will do; amounts and persons always hold as well. */
+  /** Goals for which alone the hazard arises (a closed jar, oil); all where absent. */
+  readonly onlyFor?: readonly Goal[]
+  /** Any one of the controls, ground facts or refusals will do; amounts, stores and persons always hold as well. */
   readonly answers: readonly HazardAnswer[]
 }
 
@@ -90,7 +94,14 @@ export interface UseHazard {
 export type HazardAnswer =
   | { readonly kind: 'control'; readonly says: string }
   | { readonly kind: 'ground'; readonly fact: 'manured'; readonly mustBe: 'no'; readonly says: string }
-  | { readonly kind: 'amount'; readonly says: string }
+  | {
+      readonly kind: 'amount'
+      /** Schools under which the amount alone is the answer, no control being part of them. */
+      readonly schools?: readonly string[]
+      readonly says: string
+    }
+  /** The Keep gate's limit for the store is the answer. */
+  | { readonly kind: 'store'; readonly says: string }
   | { readonly kind: 'person'; readonly who: readonly Sensitivity[]; readonly says: string }
   | { readonly kind: 'refusal'; readonly says: string }
 
@@ -101,6 +112,8 @@ export interface Protocol {
   readonly goals: readonly Goal[]
   readonly steps: readonly Step[]
   readonly why: string
+  /** It only keeps the food until there is time to make it safe: what comes out is NOT YET FOOD. */
+  readonly storeOnly?: boolean
 }
 
 export const GOALS = [
@@ -119,6 +132,8 @@ export interface Step {
   readonly control: readonly string[]
   readonly critical: boolean
   readonly limit?: CriticalLimit
+  /** What of it is water when the step begins, where that is not the fresh part's moisture. */
+  readonly startMoisture?: Range
   readonly check?: string
   /** Goals for which the step is needed; all where absent. */
   readonly onlyFor?: readonly Goal[]
@@ -137,6 +152,16 @@ export type CriticalLimit =
   | { readonly measure: 'food-temperature'; readonly temp_C: number; readonly minutes: number }
   | { readonly measure: 'dried-to'; readonly moisture: number }
   | { readonly measure: 'seen'; readonly sign: string }
+  /** Acid, measured in the middle of the largest piece. */
+  | { readonly measure: 'ph'; readonly atMost: number }
+  /** Taste-ended: at least so many baths of so many minutes each, then a crumb that tastes of so little (0 to 10), spat out. */
+  | {
+      readonly measure: 'baths'
+      readonly least: number
+      readonly minutes: number
+      readonly tasteAtMost: number
+      readonly atMost_C?: number
+    }
 
 export interface StoreRule {
   readonly store: Store
@@ -145,16 +170,24 @@ export interface StoreRule {
   readonly limit:
     | { readonly measure: 'store-temperature'; readonly atMost_C: number }
     | { readonly measure: 'dried-to'; readonly moisture: number }
+    | { readonly measure: 'ph'; readonly atMost: number }
+    | { readonly measure: 'sugar'; readonly atLeast_brix: number }
+    /** Salt over the mass of everything. */
+    | { readonly measure: 'salt-share'; readonly atLeast: number }
   readonly keeps: { readonly low: number; readonly high: number; readonly unit: 'days' | 'months' }
+  /** It may stand at room warmth. */
+  readonly atRoom?: boolean
   readonly says: string
 }
 
-export const STORES = ['frozen', 'chilled', 'dried'] as const
+export const STORES = ['frozen', 'chilled', 'dried', 'oiled', 'salted', 'soured', 'sugared'] as const
 export type Store = (typeof STORES)[number]
 
 export interface AmountCap {
   readonly perDay_g: number
   readonly who: 'adult' | 'child' | 'infant'
+  /** The school under which it holds; every one where absent. */
+  readonly school?: string
   readonly why: string
 }
 

@@ -36,6 +36,7 @@ export const CHARACTERS: Readonly<Record<string, CharacterDef>> = {
   leafMargin: character('Leaf edge', 'What is the edge of the leaf like?', 'leafMargin', 'look', 'entire, crenate, serrate, lobed, spiny, backward-toothed'),
   leafBase: character('Leaf base', 'How does the leaf join the stem?', 'leafBase', 'look', 'stalked, stalkless, clasping, sheathing, central-stalk'),
   leafTexture: character('Feel of the leaf', 'How does the leaf feel?', 'leafTexture', 'handle', 'thin, fleshy, leathery, waxy, papery, deep-veined'),
+  leafVeins: character('Course of the veins', 'Hold the leaf against the light. How do its veins run?', 'leafVeins', 'look', 'parallel, branching, ring-inside-edge'),
   leafSurface: character('Leaf surface', 'What is on the leaf?', 'surface', 'handle', 'hairless, downy-below, hairy-both, stinging-hairs, spiny-midrib, mealy, white-marbled, shiny'),
   stemSection: character('Stem, cut across', 'Roll the stem between finger and thumb. What is its section?', 'stemSection', 'handle', 'round, square, flat-sided, ridged, three-angled'),
   stemCore: character('Inside of the stem', 'What is inside the stem?', 'stemCore', 'handle', 'hollow, pithy, solid, spongy'),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Taxon } from '../flora/taxon'
 import { CATALOGUE } from '../flora/records'
+import { isHarmful } from '../identity/clear'
 import type { GroundNote } from '../ground/facts'
 import type { Saying } from '../log/stamp'
 import { BLANCH, bringIn, CLEAN, cook, FITTING_TELLS, household, load, Pen, tell, weighIn } from '../test/pen'
@@ -78,6 +79,9 @@ describe('every verdict', () => {
   })
 })
 
+/** Plants of the catalogue that would harm whoever ate them for nettle. */
+const HARMFUL = CATALOGUE.taxa.filter(isHarmful).length
+
 describe('Identity', () => {
   it('asks for every key tell, every harmful double ruled out, and certainty', () => {
     const pen = opened()
@@ -89,18 +93,21 @@ describe('Identity', () => {
         'White snakeroot (toxic) still stands.',
         "Dog's mercury (toxic) still stands.",
         'Common figwort (irritant) still stands.',
+        'Spotted water hemlock (deadly) still stands.',
+        `${HARMFUL - 4} more harmful plants are not ruled out yet.`,
         'You have not yet said that you are certain.',
       ],
     })
     tell(pen, 'leafSurface', 'stinging-hairs')
     expect(see(pen, 'identity').reasons).toContain("Dog's mercury (toxic) is ruled out 1 of 2 times.")
     expect(see(pen, 'identity').reasons).not.toContain('Common figwort (irritant) still stands.')
+    expect(see(pen, 'identity').reasons.length).toBeLessThan(8)
     for (const [character, state] of FITTING_TELLS) tell(pen, character, state)
     expect(see(pen, 'identity').reasons).toEqual(['You have not yet said that you are certain.'])
     pen.write({ type: 'certain-attested', lot: 'A' })
     expect(see(pen, 'identity')).toEqual({
       state: 'open',
-      reasons: ['Every key tell fits; 3 harmful look-alikes are ruled out.'],
+      reasons: [`Every key tell fits; ${HARMFUL} harmful plants are ruled out.`],
     })
   })
   it('is closed by one contradiction, in words that name both states', () => {
@@ -219,7 +226,16 @@ describe('Identity', () => {
   })
   it('is closed by a taste that is an alarm', () => {
     const pen = cook(opened())
-    pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 0, accepts: true, alarm: 'bitter-where-none-belongs' })
+    pen.write({
+      type: 'tasted',
+      lot: 'A',
+      taster: 'ann',
+      bitter: 0,
+      astringent: 0,
+      crumb: false,
+      accepts: true,
+      alarm: 'bitter-where-none-belongs',
+    })
     expect(see(pen, 'identity')).toEqual({
       state: 'closed',
       reasons: [
@@ -496,7 +512,11 @@ describe('Make safe', () => {
   it('says what is still due, hazard by hazard', () => {
     expect(see(bringIn(opened()), 'makeSafe')).toEqual({
       state: 'ajar',
-      reasons: ['Still to do: blanch.', 'Sting: Boiling, thorough drying or crushing ends the sting.'],
+      reasons: [
+        'Still to do: blanch.',
+        'Sting: Boiling, thorough drying or crushing ends the sting.',
+        'Soil bacteria: Boiling; or thorough drying, and then water just off the boil.',
+      ],
     })
   })
   it('opens when every gram went through the limit, and lists every answer', () => {
@@ -578,7 +598,7 @@ describe('Palate', () => {
     expect(see(pen, 'palate')).toEqual({ state: 'ajar', reasons: ['Taste it.'] })
     load(pen, 900)
     const taste = (bitter: number, accepts: boolean) =>
-      pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter, accepts, alarm: null })
+      pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter, astringent: 0, crumb: false, accepts, alarm: null })
     taste(4, false)
     expect(see(pen, 'palate')).toEqual({
       state: 'ajar',
@@ -588,8 +608,26 @@ describe('Palate', () => {
     expect(see(pen, 'palate')).toEqual({ state: 'open', reasons: [] })
     taste(6, true)
     expect(see(pen, 'palate')).toEqual({ state: 'open', reasons: ['Accepted at bitter 6 of 10.'] })
-    pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 0, accepts: true, alarm: 'soap' })
-    pen.force({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 0, accepts: true, alarm: null })
+    pen.write({
+      type: 'tasted',
+      lot: 'A',
+      taster: 'ann',
+      bitter: 0,
+      astringent: 0,
+      crumb: false,
+      accepts: true,
+      alarm: 'soap',
+    })
+    pen.force({
+      type: 'tasted',
+      lot: 'A',
+      taster: 'ann',
+      bitter: 0,
+      astringent: 0,
+      crumb: false,
+      accepts: true,
+      alarm: null,
+    })
     expect(see(pen, 'palate')).toEqual({ state: 'closed', reasons: ['It tasted wrong. Stop.'] })
   })
 })
@@ -984,7 +1022,10 @@ describe('Plate', () => {
       checked: true,
       water: null,
     })
-    expect(see(tea, 'makeSafe').reasons).toEqual(['Still to do: infuse-water.'])
+    expect(see(tea, 'makeSafe').reasons).toEqual([
+      'Still to do: infuse-water.',
+      'Soil bacteria: Boiling; or thorough drying, and then water just off the boil.',
+    ])
   })
   it('is closed for cooked food that stood, not for raw or dried, and for packs past their day', () => {
     const pen = cook(opened())
@@ -1015,6 +1056,8 @@ describe('the acts', () => {
   it('need the gates of the table', () => {
     expect(ACT_GATES).toEqual({
       taste: ['identity', 'ground', 'sort', 'makeSafe'],
+      crumb: ['identity', 'ground', 'sort'],
+      add: ['identity', 'ground', 'sort'],
       serve: ['identity', 'ground', 'take', 'sort', 'makeSafe', 'palate', 'plate'],
       pack: ['identity', 'ground', 'sort', 'keep'],
     })

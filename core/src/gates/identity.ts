@@ -2,30 +2,81 @@ import { commonName, findTaxon } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { isHarmful, type Clearance } from '../identity/clear'
+import { carriedOver } from '../identity/carriedOver'
 import { lotClearance, meetingDays } from '../identity/lotTells'
-import type { LotState } from '../lot/lotState'
+import { kinOf } from '../lot/kin'
+import { strandsOf, type LotState } from '../lot/lotState'
 import { formatList } from '../quantity/format'
-import { closedBy, finding, type Finding, type JudgeContext } from './verdict'
+import { closedBy, finding, worstOf, type Finding, type JudgeContext } from './verdict'
+
+/** Harmful plants named one by one before the rest is only counted. */
+const NAMED_AT_MOST = 4
 
 /**
  * Opens when every key tell was seen on this lot before it was first cut and fits, no tell contradicts, every harmful
  * look-alike is ruled out by enough independent tells, the plant was met often enough, no stray is unsorted, no taste was
- * an alarm, and the cook attests to being certain.
+ * an alarm, and the cook attests to being certain. A batch is as its worst constituent; and what stops one part of a
+ * picking stops every other.
  */
 export function identityGate(lot: LotState, context: JudgeContext): Finding {
+  const own = strandsOf(lot).map((strand) => pickingIdentity(strand.lot, context))
+  const whole = finding(closings(lot, context), strayPending(lot) ? [STRAY] : [], [])
+  return worstOf([...own, ...(lot.joined.length === 0 ? [] : [whole]), kinFinding(lot, context)])
+}
+
+const STRAY = 'A stray was reported: go through the whole lot again, piece by piece.'
+
+function pickingIdentity(lot: LotState, context: JudgeContext): Finding {
   const taxon = lot.weighedIn === null ? undefined : findTaxon(context.catalogue, lot.weighedIn.taxon)
   if (taxon === undefined) return closedBy('This plant is not in the catalogue, so nothing can be checked.')
   const clearance = lotClearance(lot, taxon, context)
-  const closed = [...alarmReasons(lot), ...strayClosings(lot, taxon), ...contradictionReasons(clearance, taxon)]
+  const carried = carriedOver(lot, taxon, context)
   const ajar = [
-    ...(strayPending(lot) ? ['A stray was reported: go through the whole lot again, piece by piece.'] : []),
-    ...missingReasons(clearance, lot),
-    ...standingReasons(clearance, context),
+    ...(strayPending(lot) ? [STRAY] : []),
+    ...(carried === undefined ? missingReasons(clearance, lot) : []),
+    ...(carried === undefined ? standingReasons(clearance, taxon, context) : carried.due),
     ...meetingReasons(clearance, taxon, context),
     ...(lot.attestedAt === null ? ['You have not yet said that you are certain.'] : []),
   ]
   const ruled = clearance.ruledOut.filter(isHarmful).length
-  return finding(closed, ajar, [`Every key tell fits; ${ruled} harmful look-alikes are ruled out.`])
+  const says =
+    carried === undefined
+      ? `Every key tell fits; ${ruled} harmful plants are ruled out.`
+      : `Carried over from ${carried.fromCode}, the same plant from the same patch this season.`
+  return finding(closings(lot, context), ajar, [says])
+}
+
+/** What ends it: a wrong taste, a stray broken up in it, a tell that contradicts. */
+function closings(lot: LotState, context: JudgeContext): readonly string[] {
+  return [
+    ...alarmReasons(lot),
+    ...strandsOf(lot).flatMap(({ lot: strand }) => {
+      const taxon = strand.weighedIn === null ? undefined : findTaxon(context.catalogue, strand.weighedIn.taxon)
+      return taxon === undefined
+        ? []
+        : [
+            ...strayClosings({ ...strand, strays: lot.strays.brokenUp ? lot.strays : strand.strays }, taxon),
+            ...contradictionReasons(lotClearance(strand, taxon, context), taxon),
+          ]
+    }),
+  ]
+}
+
+/** What turned up in another part of the same picking: a stop is a stop here too, a stray means going through this as well. */
+function kinFinding(lot: LotState, context: JudgeContext): Finding {
+  const kin = kinOf(lot, context.book)
+  const closed = kin.flatMap((other) =>
+    closings(other, context).map((reason) => `Lot ${other.code}, of the same picking: ${reason}`),
+  )
+  const { sortedAt } = lot.strays
+  const unsorted = kin.filter(
+    ({ strays: { reportedAt } }) => reportedAt !== null && (sortedAt === null || sortedAt < reportedAt),
+  )
+  return finding(
+    closed,
+    unsorted.map(({ code }) => `A stray was found in lot ${code}, of the same picking: go through this one too.`),
+    [],
+  )
 }
 
 function alarmReasons(lot: LotState): readonly string[] {
@@ -65,13 +116,20 @@ function missingReasons({ missing }: Clearance, lot: LotState): readonly string[
   ]
 }
 
-function standingReasons({ standing }: Clearance, { catalogue }: JudgeContext): readonly string[] {
-  return standing.filter(isHarmful).map(({ taxon, severity, ruledOutBy, needed }) => {
+/** Listed doubles and the worst of the rest by name; the others counted. */
+function standingReasons({ standing }: Clearance, claimed: Taxon, { catalogue }: JudgeContext): readonly string[] {
+  const listed = new Set(claimed.lookalikes.map(({ scientificName }) => scientificName))
+  const harmful = standing
+    .filter(isHarmful)
+    .toSorted((a, b) => Number(listed.has(b.taxon)) - Number(listed.has(a.taxon)))
+  const named = harmful.slice(0, NAMED_AT_MOST).map(({ taxon, severity, ruledOutBy, needed }) => {
     const record = findTaxon(catalogue, taxon)
     const name = record ? commonName(record) : taxon
     const so = ruledOutBy.length === 0 ? 'still stands' : `is ruled out ${ruledOutBy.length} of ${needed} times`
     return `${name} (${severity}) ${so}.`
   })
+  const more = harmful.length - named.length
+  return more === 0 ? named : [...named, `${more} more harmful plants are not ruled out yet.`]
 }
 
 function meetingReasons({ encountersNeeded }: Clearance, taxon: Taxon, context: JudgeContext): readonly string[] {

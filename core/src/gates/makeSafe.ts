@@ -1,37 +1,70 @@
-import { findTaxon } from '../flora/catalogue'
 import { hazardLedger } from '../treatment/ledger'
+import { formatCount } from '../quantity/format'
 import type { LotState } from '../lot/lotState'
-import { isTreating, lotUse, protocolOf, treatmentProgress } from '../treatment/progress'
-import { closedBy, finding, type Finding, type JudgeContext } from './verdict'
+import { lotUse } from '../treatment/batchUse'
+import { isTreating, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
+import { ajarFor, closedBy, finding, openWith, type Finding, type JudgeContext } from './verdict'
 
 /**
  * Opens when every hazard has its answer: a control done within its critical limit on the whole lot, a ground fact, an
- * amount, a person who must not; a refusal, or a hazard without an answer, shuts it.
+ * amount, a person who must not; a refusal, or a hazard without an answer, shuts it. A batch is safe when every one of its
+ * constituents was, or when the whole of it has gone through the strictest treatment since.
  */
-export function makeSafeGate(lot: LotState, { book, catalogue }: JudgeContext): Finding {
-  const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
-  const use = taxon === undefined ? undefined : lotUse(lot, taxon)
+export function makeSafeGate(lot: LotState, context: JudgeContext): Finding {
+  if (lot.joined.length > 0) {
+    const constituents = lot.joined.map(({ lotThen }) => makeSafeGate(lotThen, context))
+    const closed = constituents.find(({ state }) => state === 'closed')
+    if (closed !== undefined) return closed
+    if (constituents.every(({ state }) => state === 'open'))
+      return openWith(...new Set(constituents.flatMap(({ reasons }) => reasons)))
+  }
+  return treatedInOne(lot, context)
+}
+
+function treatedInOne(lot: LotState, { book, catalogue }: JudgeContext): Finding {
+  const use = lotUse(lot, catalogue)
   if (use === undefined) return closedBy('Nothing is on record about eating this part at this stage.')
   const protocol = protocolOf(lot, use)
   const ledger = hazardLedger(lot, use, protocol, book.house)
   const refused = ledger.filter(({ state }) => state === 'refused').map(({ text }) => text)
   if (refused.length > 0) return closedBy(...refused)
-  if (protocol === undefined) return closedBy('The record holds no accepted way to make this safe.')
+  if (protocol === undefined)
+    return closedBy(
+      lot.joined.length > 0
+        ? 'What was joined here needs different treatment: there is no one way for all of it.'
+        : 'The record holds no accepted way to make this safe.',
+    )
+  if (protocol.storeOnly === true)
+    return ajarFor(`Not yet food: “${protocol.name}” only keeps it. Choose a way that makes it safe.`)
   const progress = treatmentProgress(lot, protocol, use, book.house)
   const goal = lot.way?.goal ?? 'eat'
   const undone = progress.steps.filter(({ step, met }) => isTreating(step, goal) && !met)
   const missed = undone.flatMap(({ missed: misses, step }) =>
     misses.map(({ run, why }) => `Load ${run.load} does not count for the ${step.op}: ${why}. Do it again.`),
   )
-  const due = undone.map(({ step, covered_g, toCover_g }) =>
-    covered_g === 0
-      ? `Still to do: ${step.op}.`
-      : `${step.op}: ${Math.round(covered_g)} of ${Math.round(toCover_g)} g are done.`,
-  )
   const unanswered = ledger.filter(({ state }) => state === 'due').map(({ text }) => text)
   return finding(
     [],
-    [...missed, ...due, ...unanswered],
+    [...missed, ...undone.map(dueText), ...unanswered],
     ledger.map(({ text }) => text),
   )
+}
+
+function dueText({ step, covered_g, toCover_g, baths }: StepProgress): string {
+  if (baths !== undefined) return bathText(step.op, baths)
+  return covered_g === 0
+    ? `Still to do: ${step.op}.`
+    : `${step.op}: ${Math.round(covered_g)} of ${Math.round(toCover_g)} g are done.`
+}
+
+function bathText(
+  op: string,
+  { counted, least, running, taste, tooShort }: NonNullable<StepProgress['baths']>,
+): string {
+  const short = tooShort === 0 ? '' : ` ${formatCount(tooShort, 'bath')} too short to count.`
+  if (counted < least) return `${op}: ${counted} of at least ${least} baths are done.${short}`
+  if (running !== undefined) return `${op}: ${counted} baths are done, and it lies in another.`
+  return taste === undefined
+    ? `${op}: ${counted} baths are done. Taste a crumb and spit it out.`
+    : `${op}: after ${counted} baths it still tastes ${taste} of 10. Another bath.`
 }

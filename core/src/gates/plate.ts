@@ -4,11 +4,12 @@ import type { Sensitivity } from '../flora/vocabulary'
 import { discardBy, STANDS_AT_MOST_MINUTES, stoodMinutes, stoodReason, storeRule } from '../keep/storage'
 import type { EaterId } from '../log/entry'
 import { kitchenAt, type EaterState } from '../log/houseState'
-import type { LotState, PackState, Portion } from '../lot/lotState'
+import { strandsOf, type LotState, type PackState, type Portion } from '../lot/lotState'
 import { eatenBy, rawEatenOn, rawPerServed } from '../meal/eaten'
 import { formatMass } from '../quantity/format'
 import { minutesBetween } from '../quantity/instant'
-import { lotUse } from '../treatment/progress'
+import { lotUse } from '../treatment/batchUse'
+import { protocolOf } from '../treatment/progress'
 import { storedAs } from './keep'
 import { ajarFor, finding, type Finding, type GateState, type JudgeContext } from './verdict'
 
@@ -54,12 +55,9 @@ export function plateGate(lot: LotState, context: JudgeContext, intent: ServingI
   )
 }
 
-/** One eater against one lot: sensitivities, what was already eaten of the plant that day, and the first taste. */
+/** One eater against one lot: sensitivities, what was already eaten of each plant in it that day, and the first taste. */
 export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId): EaterVerdict {
-  const { book, catalogue, now } = context
-  const eater = book.house.eaters[id]
-  const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
-  const use = taxon === undefined ? undefined : lotUse(lot, taxon)
+  const eater = context.book.house.eaters[id]
   const say = (state: GateState, most_g: number, reasons: readonly string[]): EaterVerdict => ({
     eater: id,
     name: eater?.name ?? id,
@@ -70,23 +68,48 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   if (eater === undefined) return say('ajar', 0, ['This eater is not known yet.'])
   if (eater.sensitivities === null)
     return say('ajar', 0, [`${eater.name} was not asked about sensitivities yet. Not asked is not none.`])
-  if (taxon === undefined || use === undefined) return say('closed', 0, ['Nothing is on record about eating this.'])
+  const verdicts = strandsOf(lot).map(({ lot: strand, share }) => strandVerdict(lot, strand, share, eater, context))
+  const closed = verdicts.filter(({ state }) => state === 'closed')
+  if (closed.length > 0) return say('closed', 0, [...new Set(closed.flatMap(({ reasons }) => reasons))])
+  return say('open', Math.min(...verdicts.map(({ most_g }) => most_g)), [
+    ...new Set(verdicts.flatMap(({ reasons }) => reasons)),
+  ])
+}
+
+/** An eater against one plant in the food: `share` of what is served is of it. */
+function strandVerdict(
+  lot: LotState,
+  strand: LotState,
+  share: number,
+  eater: EaterState,
+  context: JudgeContext,
+): { readonly state: 'open' | 'closed'; readonly most_g: number; readonly reasons: readonly string[] } {
+  const { book, catalogue, now } = context
+  const taxon = strand.weighedIn === null ? undefined : findTaxon(catalogue, strand.weighedIn.taxon)
+  const use = taxon === undefined ? undefined : lotUse(strand, catalogue)
+  if (taxon === undefined || use === undefined)
+    return { state: 'closed', most_g: 0, reasons: ['Nothing is on record about eating this.'] }
   const cautions = cautionsFor(use, eater)
   const avoid = cautions.filter(({ what }) => what === 'avoid')
-  if (avoid.length > 0) return say('closed', 0, [`Not for ${eater.name}: ${avoid.map(({ why }) => why).join(' ')}`])
-  const caps = capsFor(use, eater, cautions)
+  if (avoid.length > 0)
+    return { state: 'closed', most_g: 0, reasons: [`Not for ${eater.name}: ${avoid.map(({ why }) => why).join(' ')}`] }
+  const school = protocolOf(lot.joined.length > 0 ? strand : lot, use)?.name
+  const caps = capsFor(use, eater, cautions, school)
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
-  const factor = rawPerServed(lot)
-  const had_g = rawEatenOn({ book, catalogue, eater: id, taxon, at: now, timeZone })
-  const left = caps.map((cap) => ({ ...cap, left_g: Math.max(0, cap.perDay_g - had_g) / factor }))
-  const first = firstTaste(use, taxon, id, context)
-  const limits = [...left.map(({ left_g, why }) => ({ left_g, why })), ...(first === undefined ? [] : [first])]
+  const factor = rawPerServed(lot) * share
+  const had_g = rawEatenOn({ book, catalogue, eater: eater.id, taxon, at: now, timeZone })
+  const left = caps.map(({ perDay_g, why }) => ({ why, left_g: Math.max(0, perDay_g - had_g) / factor }))
+  const first = firstTaste(use, taxon, eater.id, share, context)
+  const limits = [...left, ...(first === undefined ? [] : [first])]
   const tightest = limits.reduce((a, b) => (b.left_g < a.left_g ? b : a), { left_g: Infinity, why: '' })
-  const reasons = [
-    ...cautions.filter(({ why }) => why !== tightest.why).map(({ why }) => `${eater.name}: ${why}`),
-    ...(tightest.why === '' ? [] : [`${eater.name}: ${formatMass(tightest.left_g)} at most now. ${tightest.why}`]),
-  ]
-  return say(tightest.left_g <= 0 ? 'closed' : 'open', tightest.left_g, reasons)
+  return {
+    state: tightest.left_g <= 0 ? 'closed' : 'open',
+    most_g: tightest.left_g,
+    reasons: [
+      ...cautions.filter(({ why }) => why !== tightest.why).map(({ why }) => `${eater.name}: ${why}`),
+      ...(tightest.why === '' ? [] : [`${eater.name}: ${formatMass(tightest.left_g)} at most now. ${tightest.why}`]),
+    ],
+  }
 }
 
 function cautionsFor(use: Use, eater: EaterState) {
@@ -99,9 +122,11 @@ function capsFor(
   use: Use,
   eater: EaterState,
   cautions: Use['cautionFor'],
+  school: string | undefined,
 ): readonly { perDay_g: number; why: string }[] {
-  const own = use.amounts.filter(({ who }) => who === eater.kind)
-  const adult = use.amounts.filter(({ who }) => who === 'adult')
+  const amounts = use.amounts.filter((each) => each.school === undefined || each.school === school)
+  const own = amounts.filter(({ who }) => who === eater.kind)
+  const adult = amounts.filter(({ who }) => who === 'adult')
   const share = eater.kind === 'infant' ? 0 : 0.5
   const derived = adult.map(({ perDay_g, why }) => ({ perDay_g: perDay_g * share, why }))
   const limited = cautions.flatMap(({ perDay_g, why }) => (perDay_g === undefined ? [] : [{ perDay_g, why }]))
@@ -109,14 +134,14 @@ function capsFor(
 }
 
 /** The first-taste rule: a very little of a plant never eaten before, then a wait. */
-function firstTaste(use: Use, taxon: Taxon, eater: EaterId, { book, catalogue, now }: JudgeContext) {
+function firstTaste(use: Use, taxon: Taxon, eater: EaterId, share: number, { book, catalogue, now }: JudgeContext) {
   if (use.firstTaste_g === undefined) return undefined
   const earlier = eatenBy(book, catalogue, eater, taxon).filter(({ serving }) => serving.at <= now)
   const first = earlier[0]
   if (first !== undefined && minutesBetween(first.serving.at, now) >= FIRST_TASTE_WAIT_MINUTES) return undefined
   const had_g = earlier.reduce((sum, { mass_g }) => sum + mass_g, 0)
   return {
-    left_g: Math.max(0, use.firstTaste_g - had_g),
+    left_g: Math.max(0, use.firstTaste_g - had_g) / share,
     why: 'Their first taste of this plant: a little, then wait until tomorrow and see how it sits.',
   }
 }
@@ -125,12 +150,23 @@ function lifeReasons(lot: LotState, context: JudgeContext, pack: PackState | nul
   const { catalogue, now } = context
   if (pack === null) {
     const stood = storedAs(lot, context) === 'dried' ? 0 : stoodMinutes(lot, now)
-    return stood > STANDS_AT_MOST_MINUTES ? [stoodReason(stood)] : []
+    const outlived = lot.from.flatMap((origin) => sourcePackEnd(origin, context))
+    return [...(stood > STANDS_AT_MOST_MINUTES ? [stoodReason(stood)] : []), ...outlived]
   }
-  const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
-  const use = taxon === undefined ? undefined : lotUse(pack.lotThen, taxon)
+  const use = lotUse(pack.lotThen, catalogue)
   const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
   if (rule === undefined) return ['The record does not allow the way this pack was kept.']
   const until = discardBy(rule, pack.at)
   return until <= now ? [`This pack was to be thrown away on ${until.slice(0, 10)}.`] : []
+}
+
+/** What came out of a pack has no longer to live than the pack had when it was opened. */
+function sourcePackEnd({ lot, pack: id, at }: LotState['from'][number], context: JudgeContext): readonly string[] {
+  const pack = context.book.lots.get(lot)?.packs.find((each) => each.id === id)
+  if (pack === undefined) return []
+  const use = lotUse(pack.lotThen, context.catalogue)
+  const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
+  return rule === undefined || discardBy(rule, pack.at) > at
+    ? []
+    : [`It came out of a pack that was to be thrown away on ${discardBy(rule, pack.at).slice(0, 10)}.`]
 }

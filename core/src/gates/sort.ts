@@ -1,9 +1,17 @@
 import { findTaxon, findUse } from '../flora/catalogue'
-import type { LotState } from '../lot/lotState'
-import { ajarFor, closedBy, openWith, type Finding, type JudgeContext } from './verdict'
+import { recallsOf } from '../lot/kin'
+import { strandsOf, type LotState } from '../lot/lotState'
+import { ajarFor, closedBy, finding, openWith, worstOf, type Finding, type JudgeContext } from './verdict'
 
 /** Opens when only the edible part at an edible stage goes on: sorted, trimmed, shaken out or washed in fit water, weighed. */
-export function sortGate(lot: LotState, { catalogue }: JudgeContext): Finding {
+export function sortGate(lot: LotState, context: JudgeContext): Finding {
+  const turned = recallsOf(lot, context.book).flatMap((recall) =>
+    recall.what === 'food' ? [`It has turned bad: ${recall.why}`] : [],
+  )
+  return worstOf([finding(turned, [], []), ...strandsOf(lot).map((strand) => pickingSort(strand.lot, context))])
+}
+
+function pickingSort(lot: LotState, { catalogue }: JudgeContext): Finding {
   const { weighedIn, sorted } = lot
   const taxon = weighedIn === null ? undefined : findTaxon(catalogue, weighedIn.taxon)
   if (weighedIn === null || taxon === undefined) return closedBy('This plant is not in the catalogue.')

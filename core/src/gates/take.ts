@@ -1,13 +1,17 @@
 import { findTaxon } from '../flora/catalogue'
-import type { LotState } from '../lot/lotState'
+import { strandsOf, type LotState } from '../lot/lotState'
 import { pickingOf } from '../take/rest'
-import { ajarFor, closedBy, openWith, type Finding, type JudgeContext } from './verdict'
+import { ajarFor, closedBy, openWith, worstOf, type Finding, type JudgeContext } from './verdict'
 
 /**
  * Opens when the stand was counted and its wildlife looked for. Taking too much does not make food unfit: the gate opens
  * and says so, the patch is booked a rest, and further picking there is shut.
  */
-export function takeGate(lot: LotState, { catalogue }: JudgeContext): Finding {
+export function takeGate(lot: LotState, context: JudgeContext): Finding {
+  return worstOf(strandsOf(lot).map((strand) => pickingTake(strand.lot, context)))
+}
+
+function pickingTake(lot: LotState, { catalogue }: JudgeContext): Finding {
   const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
   if (taxon === undefined) return closedBy('This plant is not in the catalogue.')
   if (taxon.standing === 'protected') return closedBy('It is protected: it is not picked.')

@@ -61,3 +61,12 @@ export function finding(closed: readonly string[], ajar: readonly string[], rema
   if (closed.length > 0) return closedBy(...closed)
   return ajar.length > 0 ? ajarFor(...ajar) : openWith(...remarks)
 }
+
+/** The worst of several findings, with everybody's reasons against; what is worth knowing only where all are open. */
+export function worstOf(findings: readonly Finding[]): Finding {
+  const reasons = (state: GateState) => [
+    ...new Set(findings.filter((each) => each.state === state).flatMap((each) => each.reasons)),
+  ]
+  if (findings.some(({ state }) => state === 'closed')) return closedBy(...reasons('closed'))
+  return findings.some(({ state }) => state === 'ajar') ? ajarFor(...reasons('ajar')) : openWith(...reasons('open'))
+}

@@ -144,10 +144,14 @@ function standingOf(claimed: Taxon, other: Taxon, observed: Observation['observe
   }
 }
 
-/** The worse of what the claimed plant's record says of the other and what the other's own record says. */
+/**
+ * How bad the other would be in place of the claimed plant: what its own record says, or worse where the claimed plant's record
+ * says so. Of a plant that is food itself the claimed plant's record may know better: two oaks treated alike.
+ */
 function severityOf(claimed: Taxon, other: Taxon): Severity {
-  const listed =
-    claimed.lookalikes.find(({ scientificName }) => scientificName === other.scientificName)?.severity ?? 'harmless'
+  const listed = claimed.lookalikes.find(({ scientificName }) => scientificName === other.scientificName)?.severity
+  if (listed === undefined) return other.severity
+  if (other.role !== 'danger') return listed
   return SEVERITIES[Math.min(SEVERITIES.indexOf(listed), SEVERITIES.indexOf(other.severity))] ?? listed
 }
 

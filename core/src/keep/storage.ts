@@ -25,8 +25,10 @@ export const STANDS_AT_MOST_MINUTES = 240
 
 /** When the last load came out; undefined when nothing was heated yet. */
 export function cookedAt(lot: LotState): Instant | undefined {
-  return lot.runs
-    .flatMap(({ done }) => (done === null ? [] : [done.at]))
+  return [
+    ...lot.runs.flatMap(({ done }) => (done === null ? [] : [done.at])),
+    ...lot.joined.flatMap(({ lotThen }) => cookedAt(lotThen) ?? []),
+  ]
     .sort()
     .at(-1)
 }
@@ -34,7 +36,9 @@ export function cookedAt(lot: LotState): Instant | undefined {
 /** Minutes that food has stood since its last load came out; 0 when nothing was heated. */
 export function stoodMinutes(lot: LotState, now: Instant): number {
   const since = cookedAt(lot)
-  return since === undefined ? 0 : minutesBetween(since, now)
+  if (since === undefined) return 0
+  const from = lot.outOfStoreAt !== null && lot.outOfStoreAt > since ? lot.outOfStoreAt : since
+  return minutesBetween(from, now)
 }
 
 /** Why food that stood is not eaten or packed any more. */

@@ -1,6 +1,7 @@
 import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
-import { formatCount, formatList, formatMass, formatSpan, formatTemp } from '../quantity/format'
+import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume } from '../quantity/format'
+import type { ReadingKind } from '../lot/lotState'
 import type { Entry, LotEntry } from './entries'
 import { isLotEntry } from './entries'
 import type { BookState } from './fold'
@@ -29,9 +30,27 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)}) and was sure of it.`
     case 'struck':
       return `Struck out: ${entry.why}.`
+    case 'split':
+      return `${formatMass(entry.mass_g)} of lot ${codeOf(entry.lot, book)} go their own way as ${entry.code}: ${entry.why}.`
+    case 'joined':
+      return `Joined as ${entry.code}: ${formatList(entry.parts.map(({ lot, mass_g }) => `${formatMass(mass_g)} of lot ${codeOf(lot, book)}`))}.`
+    case 'opened':
+      return `Opened pack ${entry.pack}: ${formatMass(entry.mass_g)} in hand again as ${entry.code}.`
+    case 'patch-turned':
+      return `Recall of ${book.house.patches[entry.patch]?.name ?? entry.patch}${entry.since === null ? '' : `, picked from ${entry.since.slice(0, 10)} on`}: ${entry.why}.`
+    case 'food-turned':
+      return `Recall of ${entry.pack === null ? `lot ${codeOf(entry.of, book)}` : `pack ${entry.pack}`}: ${entry.why}.`
+    case 'felt-ill':
+      return `${book.house.eaters[entry.eater]?.name ?? entry.eater} feels ill: ${entry.symptoms}.`
+    case 'numbers-noted':
+      return 'Numbers to call were written down.'
     default:
       return unknownEntry(entry)
   }
+}
+
+function codeOf(lot: string, book: BookState): string {
+  return book.lots.get(lot)?.code || lot
 }
 
 const FACT_WORDS: Readonly<Record<string, string>> = {
@@ -72,6 +91,14 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       const temp = entry.temp_C === null ? '' : ` at ${formatTemp(entry.temp_C)}`
       return `Load ${end} after ${formatSpan(entry.minutes)}${temp}${entry.water === null ? '' : `, water ${entry.water === 'kept' ? 'kept' : 'thrown away'}`}.`
     }
+    case 'bath-changed':
+      return entry.fresh === null
+        ? 'Water poured off; no fresh water on it.'
+        : `Fresh water on it: ${formatVolume(entry.fresh.water_mL)}${entry.fresh.temp_C === null ? '' : ` at ${formatTemp(entry.fresh.temp_C)}`}.`
+    case 'reading-taken':
+      return `Measured: ${READING_WORDS[entry.what](entry.value)} (${entry.instrument}).`
+    case 'ingredient-added':
+      return `Added ${formatMass(entry.mass_g)} of ${entry.name}.`
     case 'weighed':
       return `Weighed ${formatMass(entry.mass_g)} after ${entry.after}.`
     case 'tasted': {
@@ -99,4 +126,12 @@ function nameOf(taxon: string, catalogue: Catalogue): string {
 
 function unknownEntry(entry: never): never {
   throw new RangeError(`describeEntry: expected a known entry, got ${JSON.stringify(entry)}`)
+}
+
+const READING_WORDS: Readonly<Record<ReadingKind, (value: number) => string>> = {
+  temp_C: formatTemp,
+  ph: (value) => `pH ${value}`,
+  brix: (value) => `${value} Brix`,
+  salinity: (value) => `${value} % salt`,
+  mass_g: formatMass,
 }

@@ -1,3 +1,4 @@
+import type { LotState } from '../lot/lotState'
 import type { Instant } from '../quantity/instant'
 
 declare const brand: unique symbol
@@ -24,4 +25,12 @@ export interface EntryBase {
 export interface EntryDef<E extends EntryBase & { readonly type: string }, State> {
   readonly type: E['type']
   readonly apply: (state: State, entry: E) => State
+}
+
+/** An entry type that passes mass from lots to lots: it changes several at once, in the order of the log. */
+export interface LineageDef<E extends EntryBase & { readonly type: string }> {
+  readonly type: E['type']
+  /** The lots that it reads or changes. */
+  readonly touches: (entry: E) => readonly LotId[]
+  readonly apply: (lots: Map<LotId, LotState>, entry: E) => void
 }

@@ -1,5 +1,15 @@
 import { emptyLot, type LotState } from '../lot/lotState'
-import { applyHouse, applyLot, isHouseEntry, isLotEntry, type Entry, type HouseEntry, type LotEntry } from './entries'
+import {
+  applyHouse,
+  applyLineage,
+  applyLot,
+  isHouseEntry,
+  isLineageEntry,
+  isLotEntry,
+  lotsTouched,
+  type Entry,
+  type HouseEntry,
+} from './entries'
 import type { EntryId, LotId } from './entry'
 import { EMPTY_HOUSE, type HouseState } from './houseState'
 
@@ -7,23 +17,31 @@ import { EMPTY_HOUSE, type HouseState } from './houseState'
 export interface BookState {
   readonly house: HouseState
   readonly lots: ReadonlyMap<LotId, LotState>
+  /** Lots connected by splitting, joining or opening, for those that are; each list is shared by its members. */
+  readonly families: ReadonlyMap<LotId, readonly LotId[]>
 }
 
-/** A log sharded by lot, with the state of each shard. Adding entries folds only the shards they touch. */
+/** A log sharded by family of lots, with the state of each shard. Adding entries folds only the shards they touch. */
 export interface BookLog {
   readonly entries: ReadonlyMap<EntryId, Entry>
   readonly struck: ReadonlySet<EntryId>
-  readonly shards: ReadonlyMap<string, readonly Entry[]>
+  /** Strike-outs by what they strike. */
+  readonly strikers: ReadonlyMap<EntryId, readonly EntryId[]>
+  /** Entries of each shard, in order. */
+  readonly shards: ReadonlyMap<ShardId, readonly Entry[]>
   readonly state: BookState
 }
 
+/** `house`, or the least id of the family's lots. */
+type ShardId = string
 const HOUSE = 'house'
 
 export const EMPTY_LOG: BookLog = {
   entries: new Map(),
   struck: new Set(),
+  strikers: new Map(),
   shards: new Map(),
-  state: { house: EMPTY_HOUSE, lots: new Map() },
+  state: { house: EMPTY_HOUSE, lots: new Map(), families: new Map() },
 }
 
 /** The order of a log: by when it happened, then by id. Merging devices cannot change it. */
@@ -40,19 +58,26 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   if (fresh.length === 0) return log
   const entries = new Map(log.entries)
   for (const entry of fresh) entries.set(entry.id, entry)
-  const struck = struckIds(entries)
+  const strikers = addStrikers(log.strikers, fresh)
+  const struck = struckIds(entries, strikers)
   const changedByStrikes = [...struck, ...log.struck].filter((id) => struck.has(id) !== log.struck.has(id))
-  const touched = new Set([...fresh, ...changedByStrikes.map((id) => entries.get(id))].map(shardOf))
+  const families = joinFamilies(log.state.families, fresh)
   const shards = new Map(log.shards)
-  const grown = new Map<string, Entry[]>()
+  mergeShards(shards, log.state.families, families, fresh)
+  const grown = new Map<ShardId, Entry[]>()
   for (const entry of fresh) {
-    const shard = shardOf(entry)
+    const shard = shardOf(entry, families)
     const more = grown.get(shard)
     if (more === undefined) grown.set(shard, [entry])
     else more.push(entry)
   }
-  for (const [shard, more] of grown) shards.set(shard, [...(shards.get(shard) ?? []), ...more].sort(compareEntries))
-  return { entries, struck, shards, state: foldShards(log.state, shards, struck, touched) }
+  for (const [shard, more] of grown) shards.set(shard, withMore(shards.get(shard) ?? [], more))
+  const touched = new Set(grown.keys())
+  for (const id of changedByStrikes) {
+    const entry = entries.get(id)
+    if (entry !== undefined) touched.add(shardOf(entry, families))
+  }
+  return { entries, struck, strikers, shards, state: foldShards(log.state, families, shards, struck, touched) }
 }
 
 /** A log folded from scratch. */
@@ -65,15 +90,61 @@ export function inOrder(log: BookLog): readonly Entry[] {
   return [...log.entries.values()].sort(compareEntries)
 }
 
-function shardOf(entry: Entry | undefined): string {
-  return entry !== undefined && isLotEntry(entry) ? `lot:${entry.lot}` : HOUSE
+/** Entries of a shard with some more, in order; those that come last are put there without sorting the rest again. */
+function withMore(ordered: readonly Entry[], more: readonly Entry[]): readonly Entry[] {
+  const sorted = more.toSorted(compareEntries)
+  const last = ordered.at(-1)
+  const first = sorted[0]
+  const all = [...ordered, ...sorted]
+  return last === undefined || first === undefined || compareEntries(last, first) < 0 ? all : all.sort(compareEntries)
+}
+
+function shardOf(entry: Entry, families: BookState['families']): ShardId {
+  const [lot] = lotsTouched(entry)
+  return lot === undefined ? HOUSE : lotShard(lot, families)
+}
+
+function lotShard(lot: LotId, families: BookState['families']): ShardId {
+  return `lot:${families.get(lot)?.[0] ?? lot}`
+}
+
+/** Families with the lots of fresh lineage entries put together; a struck one still holds its family, which changes nothing but cost. */
+function joinFamilies(before: BookState['families'], fresh: readonly Entry[]): BookState['families'] {
+  const lineage = fresh.filter(isLineageEntry)
+  if (lineage.length === 0) return before
+  const families = new Map(before)
+  for (const entry of lineage) {
+    const members = [...new Set(lotsTouched(entry).flatMap((lot) => families.get(lot) ?? [lot]))].sort()
+    for (const lot of members) families.set(lot, members)
+  }
+  return families
+}
+
+/** Shards whose families have become one go together. */
+function mergeShards(
+  shards: Map<ShardId, readonly Entry[]>,
+  before: BookState['families'],
+  after: BookState['families'],
+  fresh: readonly Entry[],
+): void {
+  if (before === after) return
+  const members = new Set(fresh.filter(isLineageEntry).flatMap((entry) => after.get(lotsTouched(entry)[0] ?? '') ?? []))
+  for (const lot of members) {
+    const was = lotShard(lot, before)
+    const is = lotShard(lot, after)
+    const moved = was === is ? undefined : shards.get(was)
+    if (moved === undefined) continue
+    shards.delete(was)
+    shards.set(is, [...(shards.get(is) ?? []), ...moved].sort(compareEntries))
+  }
 }
 
 function foldShards(
   before: BookState,
+  families: BookState['families'],
   shards: BookLog['shards'],
   struck: ReadonlySet<EntryId>,
-  touched: ReadonlySet<string>,
+  touched: ReadonlySet<ShardId>,
 ): BookState {
   const lots = new Map(before.lots)
   let house = before.house
@@ -83,39 +154,46 @@ function foldShards(
       house = standing
         .filter(isHouseEntry)
         .reduce<HouseState>((state, entry: HouseEntry) => applyHouse(state, entry), EMPTY_HOUSE)
-    else foldLot(lots, shard.slice('lot:'.length), standing.filter(isLotEntry))
+    else foldFamily(lots, shards.get(shard) ?? [], standing)
   }
-  return { house, lots }
+  return { house, lots, families }
 }
 
-function foldLot(lots: Map<LotId, LotState>, id: LotId, standing: readonly LotEntry[]): void {
-  if (standing.length === 0) lots.delete(id)
-  else
-    lots.set(
-      id,
-      standing.reduce<LotState>((lot, entry) => applyLot(lot, entry), emptyLot(id)),
-    )
+function foldFamily(lots: Map<LotId, LotState>, all: readonly Entry[], standing: readonly Entry[]): void {
+  const family = new Map<LotId, LotState>()
+  for (const entry of standing) {
+    if (isLotEntry(entry)) family.set(entry.lot, applyLot(family.get(entry.lot) ?? emptyLot(entry.lot), entry))
+    else if (isLineageEntry(entry)) applyLineage(family, entry)
+  }
+  for (const lot of new Set(all.flatMap(lotsTouched))) {
+    const state = family.get(lot)
+    if (state === undefined) lots.delete(lot)
+    else lots.set(lot, state)
+  }
+}
+
+function addStrikers(before: BookLog['strikers'], fresh: readonly Entry[]): BookLog['strikers'] {
+  const strikes = fresh.filter((entry) => entry.type === 'struck')
+  if (strikes.length === 0) return before
+  const strikers = new Map(before)
+  for (const { entry, id } of strikes) strikers.set(entry, [...(strikers.get(entry) ?? []), id].sort())
+  return strikers
 }
 
 /**
  * The entries taken out of account: those named by a strike-out that itself stands. Striking out a strike-out restores.
  * A ring of strike-outs, which only a forged file can hold, takes nothing out.
  */
-export function struckIds(entries: ReadonlyMap<EntryId, Entry>): ReadonlySet<EntryId> {
-  const strikersOf = new Map<EntryId, EntryId[]>()
-  for (const entry of entries.values()) {
-    if (entry.type !== 'struck') continue
-    strikersOf.set(entry.entry, [...(strikersOf.get(entry.entry) ?? []), entry.id])
-  }
+function struckIds(entries: ReadonlyMap<EntryId, Entry>, strikers: BookLog['strikers']): ReadonlySet<EntryId> {
   const known = new Map<EntryId, boolean>()
   const isStruck = (id: EntryId, path: ReadonlySet<EntryId>): boolean => {
     const settled = known.get(id)
     if (settled !== undefined) return settled
     if (path.has(id)) return false
     const inside = new Set([...path, id])
-    const result = (strikersOf.get(id) ?? []).some((striker) => !inside.has(striker) && !isStruck(striker, inside))
+    const result = (strikers.get(id) ?? []).some((striker) => !inside.has(striker) && !isStruck(striker, inside))
     known.set(id, result)
     return result
   }
-  return new Set([...strikersOf.keys()].filter((id) => entries.has(id) && isStruck(id, new Set())))
+  return new Set([...strikers.keys()].filter((id) => entries.has(id) && isStruck(id, new Set())))
 }

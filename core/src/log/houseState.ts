@@ -1,7 +1,7 @@
 import type { GroundFacts } from '../ground/facts'
 import type { Sensitivity } from '../flora/vocabulary'
 import type { Instant } from '../quantity/instant'
-import type { EaterId, PatchId } from './entry'
+import type { EaterId, LotId, PackId, PatchId } from './entry'
 
 /** What holds for the whole book and not for one lot: kitchens, patches, eaters, meetings with plants. */
 export interface HouseState {
@@ -10,6 +10,33 @@ export interface HouseState {
   readonly patches: Readonly<Record<PatchId, PatchState>>
   readonly eaters: Readonly<Record<EaterId, EaterState>>
   readonly meetings: readonly { readonly taxon: string; readonly at: Instant; readonly stage: string }[]
+  readonly recalls: readonly Recall[]
+  readonly ill: readonly { readonly eater: EaterId; readonly symptoms: string; readonly at: Instant }[]
+  readonly numbers: HelpNumbers | null
+}
+
+/** Something that came out later about a patch, a lot or a pack. */
+export type Recall =
+  | {
+      readonly what: 'patch'
+      readonly patch: PatchId
+      readonly since: Instant | null
+      readonly why: string
+      readonly at: Instant
+    }
+  | {
+      readonly what: 'food'
+      readonly lot: LotId
+      readonly pack: PackId | null
+      readonly why: string
+      readonly at: Instant
+    }
+
+/** Whom to call, as the cook entered it; empty where not entered. */
+export interface HelpNumbers {
+  readonly emergency: string
+  readonly poisonCentre: string
+  readonly doctor: string
 }
 
 export interface KitchenFact {
@@ -37,7 +64,15 @@ export interface EaterState {
   readonly sensitivities: readonly Sensitivity[] | null
 }
 
-export const EMPTY_HOUSE: HouseState = { kitchens: [], patches: {}, eaters: {}, meetings: [] }
+export const EMPTY_HOUSE: HouseState = {
+  kitchens: [],
+  patches: {},
+  eaters: {},
+  meetings: [],
+  recalls: [],
+  ill: [],
+  numbers: null,
+}
 
 /** The kitchen as it was at an instant; the first one for earlier instants, undefined when none was ever noted. */
 export function kitchenAt(house: HouseState, at: Instant): KitchenFact | undefined {

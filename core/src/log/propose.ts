@@ -1,14 +1,16 @@
-import { findTaxon, findUse, requireTaxon, type Catalogue } from '../flora/catalogue'
+import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { shutFor, type Act } from '../gates/acts'
-import { packAsLot, type Intent } from '../gates/judge'
+import { judge, packAsLot, type Intent } from '../gates/judge'
 import { neverReason } from '../gates/sort'
 import { GATE_NAMES, type JudgeContext } from '../gates/verdict'
-import type { LotState } from '../lot/lotState'
+import { emptyLot, isBegun, strandsOf, type LotState } from '../lot/lotState'
 import { formatList, formatMass, formatSpan } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
-import { lotUse, protocolOf, treatmentProgress } from '../treatment/progress'
-import { isLotEntry, type Entry, type LotEntry } from './entries'
+import { lotUse } from '../treatment/batchUse'
+import { protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
+import { isLineageEntry, isLotEntry, type Entry, type HouseEntry, type LineageEntry, type LotEntry } from './entries'
+import type { BathChanged } from './entries/bathChanged'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
 import type { BookLog } from './fold'
@@ -40,12 +42,13 @@ export function propose(entry: Entry, log: BookLog, catalogue: Catalogue, now: I
     return no('at', 'That moment is still to come. Give a time that has passed.')
   if (log.entries.has(entry.id)) return no('id', 'This entry is in the log already.')
   if (entry.type === 'struck') return checkStrike(entry.entry, log)
-  if (!isLotEntry(entry)) return OK
   const context: JudgeContext = { book: log.state, catalogue, now: entry.at > now ? now : entry.at }
+  if (isLineageEntry(entry)) return checkLineage(entry, context)
+  if (!isLotEntry(entry)) return checkHouseEntry(entry, log.state)
   const lot = log.state.lots.get(entry.lot)
   if (entry.type === 'weighed-in') return checkWeighIn(entry, lot, context)
-  if (lot === undefined || lot.weighedIn === null) return no('lot', 'There is no such lot. Weigh it in first.')
-  if (lot.lastAt !== null && entry.at < lot.weighedIn.pickedAt) return no('at', 'That is before it was picked.')
+  if (lot === undefined || !isBegun(lot)) return no('lot', 'There is no such lot. Weigh it in first.')
+  if (lot.weighedIn !== null && entry.at < lot.weighedIn.pickedAt) return no('at', 'That is before it was picked.')
   return checkLotEntry(entry, lot, context)
 }
 
@@ -54,12 +57,84 @@ function checkStrike(id: string, log: BookLog): Proposal {
   return log.struck.has(id) ? no('entry', 'That entry is struck out already.') : OK
 }
 
+/** Splitting, joining and opening: the mass is there, the new code is free, and nothing half done is mixed. */
+function checkLineage(entry: LineageEntry, context: JudgeContext): Proposal {
+  const { lots } = context.book
+  const fresh = entry.type === 'joined' ? entry.lot : entry.into
+  if (lots.has(fresh)) return no('code', 'There is a lot of that code already. Give another.')
+  switch (entry.type) {
+    case 'split': {
+      const lot = lots.get(entry.lot)
+      if (lot === undefined || !isBegun(lot)) return no('lot', 'There is no such lot. Weigh it in first.')
+      if (entry.mass_g > lot.mass_g + SCALE_g) return tooMuch('mass_g', lot.mass_g)
+      return halfTreated(lot, context) ? no('lot', HALF_DONE) : OK
+    }
+    case 'opened': {
+      const lot = lots.get(entry.lot)
+      const pack = lot?.packs.find(({ id }) => id === entry.pack)
+      if (lot === undefined || pack === undefined) return no('pack', 'There is no such pack of this lot.')
+      return entry.mass_g > pack.mass_g + SCALE_g ? tooMuch('mass_g', pack.mass_g) : OK
+    }
+    case 'joined':
+      return checkJoin(entry, context)
+    default:
+      return unknownEntry(entry)
+  }
+}
+
+const HALF_DONE = 'Some of its loads are done and some are not. Finish them first.'
+
+function checkJoin(entry: Extract<LineageEntry, { type: 'joined' }>, context: JudgeContext): Proposal {
+  const parts = entry.parts.map(({ lot, mass_g }) => ({ id: lot, mass_g, lot: context.book.lots.get(lot) }))
+  for (const { id, mass_g, lot } of parts) {
+    if (lot === undefined || !isBegun(lot)) return no('parts', `There is no lot ${id}.`)
+    if (mass_g > lot.mass_g + SCALE_g) return tooMuch('parts', lot.mass_g)
+    if (halfTreated(lot, context)) return no('parts', `Lot ${lot.code}: ${HALF_DONE}`)
+    const stopped = (['identity', 'ground', 'sort', 'makeSafe'] as const)
+      .map((gate) => judge(gate, lot, context))
+      .find(({ state }) => state === 'closed')
+    if (stopped !== undefined)
+      return no('parts', `Lot ${lot.code} is stopped and would stop all of it: ${stopped.reasons.join(' ')}`)
+  }
+  const lots = parts.flatMap(({ lot, mass_g }) => (lot === undefined ? [] : [{ lotThen: lot, mass_g }]))
+  if (lots.every(({ lotThen }) => judge('makeSafe', lotThen, context).state === 'open')) return OK
+  const batch = { ...emptyLot(entry.lot), joined: lots }
+  const use = lotUse(batch, context.catalogue)
+  return use !== undefined && use.protocols.some(({ storeOnly }) => storeOnly !== true)
+    ? OK
+    : no('parts', 'They need different treatment: separate pots. Make each of them safe first, then join them.')
+}
+
+function checkHouseEntry(entry: HouseEntry, book: BookLog['state']): Proposal {
+  switch (entry.type) {
+    case 'patch-turned':
+      return book.house.patches[entry.patch] === undefined ? no('patch', 'There is no such patch.') : OK
+    case 'food-turned': {
+      const lot = book.lots.get(entry.of)
+      if (lot === undefined) return no('of', 'There is no such lot.')
+      return entry.pack === null || lot.packs.some(({ id }) => id === entry.pack)
+        ? OK
+        : no('pack', 'There is no such pack of this lot.')
+    }
+    case 'felt-ill':
+      return book.house.eaters[entry.eater] === undefined ? no('eater', 'Nobody of that name is known here.') : OK
+    case 'kitchen-set':
+    case 'ground-noted':
+    case 'eater-noted':
+    case 'plant-met':
+    case 'numbers-noted':
+      return OK
+    default:
+      return unknownEntry(entry)
+  }
+}
+
 function checkWeighIn(
   entry: Extract<LotEntry, { type: 'weighed-in' }>,
   lot: LotState | undefined,
   { catalogue }: JudgeContext,
 ): Proposal {
-  if (lot !== undefined && lot.weighedIn !== null) return no('lot', 'This lot is weighed in already.')
+  if (lot !== undefined && isBegun(lot)) return no('lot', 'This lot is weighed in already.')
   const taxon = findTaxon(catalogue, entry.taxon)
   if (taxon === undefined)
     return no('taxon', `${entry.taxon} is not in the catalogue, so nothing about it can be checked.`)
@@ -101,7 +176,15 @@ function checkLotEntry(
     case 'weighed':
       return checkWeighed(entry.mass_g, entry.after, lot, context)
     case 'tasted':
-      return entry.alarm !== null ? OK : checkAct('taste', lot, context)
+      if (entry.alarm !== null) return OK
+      return entry.crumb ? checkCrumb(lot, context) : checkAct('taste', lot, context)
+    case 'bath-changed':
+      return checkBath(entry, lot, context)
+    case 'reading-taken':
+      return OK
+    case 'ingredient-added':
+      // What is put to a lot before it is known to be the plant could not be taken out again.
+      return checkAct('add', lot, context)
     case 'packed': {
       if (entry.mass_g > lot.mass_g + SCALE_g) return tooMuch('mass_g', lot.mass_g)
       if (halfTreated(lot, context))
@@ -163,16 +246,56 @@ function checkSorted(
   return OK
 }
 
+/** A crumb is tasted and spat out only of a leach that has had its least number of baths, and lies in none. */
+function checkCrumb(lot: LotState, context: JudgeContext): Proposal {
+  const leach = leachOf(lot, context)
+  if (leach?.baths === undefined)
+    return no('crumb', 'A crumb is tasted only where a leach is ended by taste. This is not one.')
+  const { counted, least, running } = leach.baths
+  if (counted < least)
+    return no('crumb', `Only ${counted} of at least ${least} baths are done. Nothing is tasted before.`)
+  if (running !== undefined) return no('crumb', 'It lies in the water. Pour it off, then taste a crumb.')
+  return checkAct('crumb', lot, context)
+}
+
+function leachOf(lot: LotState, { catalogue, book }: JudgeContext): StepProgress | undefined {
+  const use = lotUse(lot, catalogue)
+  const protocol = use === undefined ? undefined : protocolOf(lot, use)
+  if (use === undefined || protocol === undefined) return undefined
+  return treatmentProgress(lot, protocol, use, book.house).steps.find(({ baths }) => baths !== undefined)
+}
+
+function checkBath(entry: BathChanged, lot: LotState, context: JudgeContext): Proposal {
+  if (sortedStrands(lot)) return no('lot', 'Sort and weigh it first.')
+  const use = lotUse(lot, context.catalogue)
+  const protocol = use === undefined ? undefined : protocolOf(lot, use)
+  if (protocol === undefined) return no('protocol', 'The record holds no accepted way to make this safe.')
+  if (protocol.name !== entry.protocol) return no('protocol', `The way chosen for this lot is “${protocol.name}”.`)
+  if (protocol.steps[entry.step]?.limit?.measure !== 'baths')
+    return no('step', `Step ${entry.step + 1} of “${protocol.name}” is not one of baths.`)
+  const running = lot.baths.find(({ endedAt }) => endedAt === null)
+  if (entry.fresh === null && running === undefined) return no('fresh', 'It lies in no water that could be poured off.')
+  return running !== undefined && entry.at <= running.begunAt ? no('at', 'It cannot end before it began.') : OK
+}
+
+/** Whether a picking in it has not been sorted yet. */
+function sortedStrands(lot: LotState): boolean {
+  return strandsOf(lot).some((strand) => strand.lot.sorted === null)
+}
+
 function checkWay(name: string, goal: string, lot: LotState, { catalogue }: JudgeContext): Proposal {
-  const protocol = useOf(lot, catalogue)?.protocols.find((each) => each.name === name)
+  const use = lotUse(lot, catalogue)
+  const protocol = use?.protocols.find((each) => each.name === name)
   if (protocol === undefined) return no('protocol', `No way called “${name}” is on record for this.`)
   if (!protocol.goals.some((each) => each === goal)) return no('goal', `“${name}” is not a way to ${plainWords(goal)}.`)
-  return lot.runs.length > 0 ? no('lot', 'The treatment has begun; its way cannot be changed now.') : OK
+  const kept = use?.protocols.find((each) => each.name === lot.way?.protocol)?.storeOnly === true
+  const begun = lot.runs.length > 0 || lot.baths.length > 0
+  return begun && !kept ? no('lot', 'The treatment has begun; its way cannot be changed now.') : OK
 }
 
 function checkStepBegun(entry: StepBegun, lot: LotState, context: JudgeContext): Proposal {
-  if (lot.sorted === null) return no('lot', 'Sort and weigh it first.')
-  const use = useOf(lot, context.catalogue)
+  if (sortedStrands(lot)) return no('lot', 'Sort and weigh it first.')
+  const use = lotUse(lot, context.catalogue)
   const protocol = use === undefined ? undefined : protocolOf(lot, use)
   if (use === undefined || protocol === undefined)
     return no('protocol', 'The record holds no accepted way to make this safe.')
@@ -180,6 +303,7 @@ function checkStepBegun(entry: StepBegun, lot: LotState, context: JudgeContext):
   const progress = treatmentProgress(lot, protocol, use, context.book.house).steps[entry.step]
   if (progress === undefined) return no('step', `“${protocol.name}” has no step ${entry.step + 1}.`)
   if (progress.running !== undefined) return no('step', 'A load is in it already. Take that one out first.')
+  if (progress.baths !== undefined) return no('step', 'This step is one of baths: pour fresh water on it.')
   const left_g = progress.toCover_g - progress.covered_g
   return entry.mass_g > left_g + SCALE_g ? tooMuch('mass_g', left_g) : OK
 }
@@ -196,7 +320,7 @@ function checkStepDone(entry: StepDone, lot: LotState): Proposal {
 }
 
 function checkWeighed(mass_g: number, after: string, lot: LotState, context: JudgeContext): Proposal {
-  if (lot.runs.length === 0) return no('lot', 'Nothing has been cooked or dried yet.')
+  if (lot.runs.length === 0 && lot.baths.length === 0) return no('lot', 'Nothing has been cooked or dried yet.')
   if (halfTreated(lot, context)) return no('lot', 'Not every load has gone through yet. Weigh it when all are done.')
   const before_g = lot.runs[0]?.lotMass_g ?? lot.mass_g
   if (after === 'drying' && mass_g > lot.mass_g + SCALE_g) return tooMuch('mass_g', lot.mass_g)
@@ -211,16 +335,13 @@ function checkWeighed(mass_g: number, after: string, lot: LotState, context: Jud
 
 /** Some loads have gone through a treating step and the rest have not. */
 function halfTreated(lot: LotState, { catalogue, book }: JudgeContext): boolean {
-  const use = useOf(lot, catalogue)
+  const use = lotUse(lot, catalogue)
   const protocol = use === undefined ? undefined : protocolOf(lot, use)
   if (use === undefined || protocol === undefined) return false
   return treatmentProgress(lot, protocol, use, book.house).steps.some(
-    ({ step, met, covered_g, running }) => step.critical && (running !== undefined || (covered_g > 0 && !met)),
+    ({ step, met, covered_g, running, baths }) =>
+      step.critical && (running !== undefined || baths?.running !== undefined || (covered_g > 0 && !met)),
   )
-}
-
-function useOf(lot: LotState, catalogue: Catalogue) {
-  return lot.weighedIn === null ? undefined : lotUse(lot, requireTaxon(catalogue, lot.weighedIn.taxon))
 }
 
 function tooMuch(field: string, held_g: number): Refusal {

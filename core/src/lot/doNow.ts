@@ -1,18 +1,22 @@
 import { commonName, findTaxon, requireTaxon } from '../flora/catalogue'
-import type { Protocol, Step, Taxon, Use } from '../flora/taxon'
-import { CHARACTERS } from '../flora/vocabulary'
+import type { Protocol, Step, Use } from '../flora/taxon'
+import { CHARACTERS, plainWords } from '../flora/vocabulary'
+import { identityGate } from '../gates/identity'
+import { carriedOver } from '../identity/carriedOver'
 import { isHarmful } from '../identity/clear'
 import { countingTells, lotClearance } from '../identity/lotTells'
 import { cookedAt, STANDS_AT_MOST_MINUTES } from '../keep/storage'
 import { storedAs } from '../gates/keep'
 import type { JudgeContext } from '../gates/verdict'
 import { kitchenAt } from '../log/houseState'
-import { formatList, formatMass, formatSpan } from '../quantity/format'
+import { formatCount, formatList, formatMass, formatSpan } from '../quantity/format'
 import { addDays, fromMs, MINUTE_ms, toMs, type Instant } from '../quantity/instant'
 import { limitHere } from '../treatment/limit'
-import { isTreating, lotUse, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
+import { lotUse } from '../treatment/batchUse'
+import { isTreating, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
 import { firstShut, gateViews, isUsedUp, type GateView } from './gateView'
-import type { LotState, StepRun } from './lotState'
+import { kinOf } from './kin'
+import { isBegun, strandsOf, type BathFact, type LotState, type StepRun } from './lotState'
 
 /** The one thing to do now about a lot. */
 export interface DoNow {
@@ -40,6 +44,24 @@ export type NowAct =
       readonly endsAt: Instant
       readonly minutes: number
     }
+  | { readonly kind: 'see-step'; readonly step: number; readonly sign: string; readonly left_g: number }
+  | {
+      readonly kind: 'bath'
+      readonly step: number
+      readonly counted: number
+      readonly least: number
+      readonly running: BathFact | null
+      readonly endsAt: Instant | null
+      readonly minutes: number
+    }
+  | {
+      readonly kind: 'crumb'
+      readonly step: number
+      readonly counted: number
+      readonly tasteAtMost: number
+      readonly last: number | null
+    }
+  | { readonly kind: 'choose-way' }
   | { readonly kind: 'weigh'; readonly after: 'cooking' | 'drying' }
   | { readonly kind: 'taste' }
   | { readonly kind: 'serve-or-pack' }
@@ -48,8 +70,7 @@ export type NowAct =
 
 /** What the cook should do next about this lot: the first gate that is not open says. */
 export function doNow(lot: LotState, context: JudgeContext): DoNow {
-  const { weighedIn } = lot
-  if (weighedIn === null) throw new RangeError('doNow: expected a lot that was weighed in')
+  if (!isBegun(lot)) throw new RangeError('doNow: expected a lot that was weighed in')
   const views = gateViews(lot, context)
   const closed = views.find(({ state }) => state === 'closed')
   if (closed !== undefined) return stop(closed, lot)
@@ -61,12 +82,11 @@ export function doNow(lot: LotState, context: JudgeContext): DoNow {
       by: null,
       otherwise: '',
     }
-  const taxon = requireTaxon(context.catalogue, weighedIn.taxon)
-  const by = rawUntil(lot, taxon)
+  const by = rawUntil(lot, context)
   const shut = firstShut(views)
   switch (shut?.gate) {
     case 'identity':
-      return { ...lookNext(lot, taxon, context), by }
+      return { ...lookNext(lot, context), by }
     case 'ground':
       return {
         act: { kind: 'ask-ground' },
@@ -87,14 +107,14 @@ export function doNow(lot: LotState, context: JudgeContext): DoNow {
       return {
         act: { kind: 'sort' },
         title: 'Sort, trim and weigh again',
-        detail: trimText(lot, taxon),
+        detail: trimText(lot, context),
         by,
-        otherwise: otherwiseRaw(lot, taxon),
+        otherwise: otherwiseRaw(lot, context),
       }
     case 'makeSafe':
-      return { ...treatNext(lot, taxon, context), by: runningEnd(lot, taxon, context) ?? standsUntil(lot) ?? by }
+      return { ...treatNext(lot, context), by: runningEnd(lot, context) ?? standsUntil(lot) ?? by }
     case 'palate':
-      return lot.drained === null
+      return lot.drained === null && cookedAt(lot) !== undefined
         ? {
             act: { kind: 'weigh', after: storedAs(lot, context) === 'dried' ? 'drying' : 'cooking' },
             title: 'Press and weigh it',
@@ -125,31 +145,47 @@ function stop(closed: GateView, lot: LotState): DoNow {
   return { act: { kind: 'stop' }, title, detail: closed.reasons.join(' '), by: null, otherwise: '' }
 }
 
-function lookNext(lot: LotState, taxon: Taxon, context: JudgeContext): Omit<DoNow, 'by'> {
-  const { strays } = lot
-  if (strays.reportedAt !== null && (strays.sortedAt === null || strays.sortedAt < strays.reportedAt))
+function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
+  if (straysDue(lot, context))
     return {
       act: { kind: 'sort-strays' },
       title: 'Go through all of it again',
       detail: 'Leaf by leaf, back and front, in good light. Count what does not belong.',
       otherwise: 'It stays where it is.',
     }
+  if (lot.weighedIn === null)
+    return {
+      act: { kind: 'stop' },
+      title: 'Something in this batch is not cleared',
+      detail: identityGate(lot, context).reasons.join(' '),
+      otherwise: '',
+    }
+  const taxon = requireTaxon(context.catalogue, lot.weighedIn.taxon)
   const clearance = lotClearance(lot, taxon, context)
+  const carried = carriedOver(lot, taxon, context)
   const asked = new Set(countingTells(lot).map(({ character }) => character))
-  const next = clearance.next.find(({ character }) => !asked.has(character))
-  const needed = clearance.missing.length > 0 || clearance.standing.some(isHarmful)
+  const next = clearance.next.find(
+    ({ character }) => !asked.has(character) && (carried === undefined || taxon.keyCharacters.includes(character)),
+  )
+  const needed =
+    carried === undefined ? clearance.missing.length > 0 || clearance.standing.some(isHarmful) : carried.due.length > 0
   if (needed && next !== undefined && lot.firstCutAt === null) {
     const def = CHARACTERS[next.character]
     const harmful = next.rulesOut.filter((name) =>
       clearance.standing.some((each) => each.taxon === name && isHarmful(each)),
     )
+    const listed = new Set(taxon.lookalikes.map(({ scientificName }) => scientificName))
     const names = harmful
+      .toSorted((a, b) => Number(listed.has(b)) - Number(listed.has(a)))
       .map((name) => findTaxon(context.catalogue, name))
       .flatMap((each) => (each === undefined ? [] : [commonName(each).toLowerCase()]))
     return {
       act: { kind: 'look', character: next.character, rulesOut: next.rulesOut },
       title: def?.ask ?? next.character,
-      detail: names.length === 0 ? 'A key tell.' : `It helps to rule out ${formatList(names)}.`,
+      detail:
+        carried === undefined
+          ? rulesOutText(names)
+          : `Known from this patch (lot ${carried.fromCode}): one tell is looked at live each day.`,
       otherwise: 'Identity stays shut, and nothing goes on.',
     }
   }
@@ -175,12 +211,44 @@ function lookNext(lot: LotState, taxon: Taxon, context: JudgeContext): Omit<DoNo
   }
 }
 
-function treatNext(lot: LotState, taxon: Taxon, context: JudgeContext): Omit<DoNow, 'by'> {
-  const current = currentStep(lot, taxon, context)
+const NAMED_AT_MOST = 3
+
+function rulesOutText(names: readonly string[]): string {
+  if (names.length === 0) return 'A key tell.'
+  const more = names.length - NAMED_AT_MOST
+  return `It helps to rule out ${formatList(more > 0 ? [...names.slice(0, NAMED_AT_MOST), `${more} more`] : names)}.`
+}
+
+/** A stray in this lot, or in another part of the same picking, and this one not gone through since. */
+function straysDue(lot: LotState, { book }: JudgeContext): boolean {
+  const { sortedAt } = lot.strays
+  return [lot, ...kinOf(lot, book)].some(
+    ({ strays: { reportedAt } }) => reportedAt !== null && (sortedAt === null || sortedAt < reportedAt),
+  )
+}
+
+function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
+  const use = lotUse(lot, context.catalogue)
+  if (use !== undefined && protocolOf(lot, use)?.storeOnly === true)
+    return {
+      act: { kind: 'choose-way' },
+      title: 'Choose a way that makes it safe',
+      detail: 'So far it was only kept. It is not yet food.',
+      otherwise: 'It stays NOT YET FOOD.',
+    }
+  const current = currentStep(lot, context)
   if (current === undefined)
     return { act: { kind: 'stop' }, title: 'No accepted way is on record', detail: '', otherwise: '' }
   const { progress, limitText, minutes } = current
-  const { step, running, covered_g, toCover_g, index } = progress
+  const { step, running, covered_g, toCover_g, index, baths } = progress
+  if (baths !== undefined) return bathNext(current, lot)
+  if (step.limit?.measure === 'seen' && running === undefined)
+    return {
+      act: { kind: 'see-step', step: index, sign: step.limit.sign, left_g: toCover_g - covered_g },
+      title: `Now: ${plainWords(step.op)}`,
+      detail: `To be seen: ${step.limit.sign}.`,
+      otherwise: 'Until all of it has gone through, none of it is food.',
+    }
   if (running !== undefined)
     return {
       act: { kind: 'running', run: running, step: index, endsAt: endOf(running, minutes), minutes },
@@ -197,14 +265,18 @@ function treatNext(lot: LotState, taxon: Taxon, context: JudgeContext): Omit<DoN
   }
 }
 
+export interface CurrentStep {
+  readonly progress: StepProgress
+  readonly step: Step
+  readonly protocol: Protocol
+  readonly use: Use
+  readonly limitText: string
+  readonly minutes: number
+}
+
 /** The first treating step that is not met, with its limit in this kitchen. */
-export function currentStep(
-  lot: LotState,
-  taxon: Taxon,
-  context: JudgeContext,
-):
-  { progress: StepProgress; step: Step; protocol: Protocol; use: Use; limitText: string; minutes: number } | undefined {
-  const use = lotUse(lot, taxon)
+export function currentStep(lot: LotState, context: JudgeContext): CurrentStep | undefined {
+  const use = lotUse(lot, context.catalogue)
   const protocol = use === undefined ? undefined : protocolOf(lot, use)
   if (use === undefined || protocol === undefined) return undefined
   const progress = treatmentProgress(lot, protocol, use, context.book.house).steps.find(
@@ -218,21 +290,68 @@ export function currentStep(
   return { progress, step: progress.step, protocol, use, limitText: limit?.says ?? formatSpan(minutes), minutes }
 }
 
-function runningEnd(lot: LotState, taxon: Taxon, context: JudgeContext): Instant | null {
-  const current = currentStep(lot, taxon, context)
-  return current?.progress.running === undefined ? null : endOf(current.progress.running, current.minutes)
+function runningEnd(lot: LotState, context: JudgeContext): Instant | null {
+  const current = currentStep(lot, context)
+  const begun = current?.progress.running ?? current?.progress.baths?.running
+  return current === undefined || begun === undefined ? null : endOf(begun, current.minutes)
 }
 
-function endOf(run: StepRun, minutes: number): Instant {
+/** The next thing about a leach: fresh water, waiting, a change, or a crumb to taste. */
+function bathNext(
+  { progress: { baths, index, step }, minutes, limitText }: CurrentStep,
+  lot: LotState,
+): Omit<DoNow, 'by'> {
+  if (baths === undefined) throw new RangeError('bathNext: expected a step with baths')
+  const { counted, least, running, taste } = baths
+  const limit = step.limit?.measure === 'baths' ? step.limit : undefined
+  const last = taste ?? null
+  const tasteDue = running === undefined && counted >= least && taste === undefined && lot.baths.length > 0
+  if (tasteDue)
+    return {
+      act: { kind: 'crumb', step: index, counted, tasteAtMost: limit?.tasteAtMost ?? 0, last },
+      title: 'Taste a crumb and spit it out',
+      detail: `${formatCount(counted, 'bath')} done. Chew half a minute; wait for what comes after.`,
+      otherwise: 'Nobody knows whether it is done.',
+    }
+  const title =
+    running !== undefined
+      ? `Bath ${counted + 1}: it lies in the water`
+      : counted === 0
+        ? `Now: ${plainWords(step.op)}`
+        : `Bath ${counted + 1}: fresh water`
+  return {
+    act: {
+      kind: 'bath',
+      step: index,
+      counted,
+      least,
+      running: running ?? null,
+      endsAt: running === undefined ? null : endOf(running, minutes),
+      minutes,
+    },
+    title,
+    detail: taste !== undefined && running === undefined ? `It still tastes ${taste} of 10.` : `Limit: ${limitText}.`,
+    otherwise: 'Unleached it harms gut and kidney; left in old water it sours.',
+  }
+}
+
+function endOf(run: { readonly begunAt: Instant }, minutes: number): Instant {
   return fromMs(toMs(run.begunAt) + minutes * MINUTE_ms)
 }
 
-/** Until when the picking is good raw, at the warmth of a kitchen; null once it was heated or where nothing is on record. */
-export function rawUntil(lot: LotState, taxon: Taxon): Instant | null {
-  const days = lotUse(lot, taxon)?.keepsRaw_days?.ambient
-  return days === undefined || lot.weighedIn === null || lot.runs.length > 0
+/** Until when the picking is good raw, at the warmth of a kitchen; null once it was heated, leached or stored, or where nothing is on record. */
+export function rawUntil(lot: LotState, { catalogue }: JudgeContext): Instant | null {
+  const days = lotUse(lot, catalogue)?.keepsRaw_days?.ambient
+  const picked = strandsOf(lot)
+    .flatMap(({ lot: { weighedIn } }) => (weighedIn === null ? [] : [weighedIn.pickedAt]))
+    .sort()[0]
+  return days === undefined ||
+    picked === undefined ||
+    cookedAt(lot) !== undefined ||
+    lot.baths.length > 0 ||
+    lot.outOfStoreAt !== null
     ? null
-    : addDays(lot.weighedIn.pickedAt, days)
+    : addDays(picked, days)
 }
 
 /** Until when cooked food in hand may still be served. */
@@ -241,8 +360,8 @@ function standsUntil(lot: LotState): Instant | null {
   return since === undefined ? null : fromMs(toMs(since) + STANDS_AT_MOST_MINUTES * MINUTE_ms)
 }
 
-function trimText(lot: LotState, taxon: Taxon): string {
-  const use = lotUse(lot, taxon)
+function trimText(lot: LotState, { catalogue }: JudgeContext): string {
+  const use = lotUse(lot, catalogue)
   const share = use?.edibleFraction
   const expect =
     share === undefined
@@ -251,8 +370,8 @@ function trimText(lot: LotState, taxon: Taxon): string {
   return `Off come ${use?.trim.join(' and ') ?? 'all that is not eaten'}.${expect}`
 }
 
-function otherwiseRaw(lot: LotState, taxon: Taxon): string {
-  const use = lotUse(lot, taxon)
+function otherwiseRaw(lot: LotState, { catalogue }: JudgeContext): string {
+  const use = lotUse(lot, catalogue)
   return use?.keepsRaw_days === undefined
     ? ''
     : `Raw it keeps ${use.keepsRaw_days.ambient} day in the kitchen, ${use.keepsRaw_days.chilled} days cold.`

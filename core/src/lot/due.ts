@@ -1,9 +1,10 @@
-import { commonName, findTaxon } from '../flora/catalogue'
 import type { JudgeContext } from '../gates/verdict'
 import type { LotId, PackId } from '../log/entry'
 import { fromMs, HOUR_ms, toMs, type Instant } from '../quantity/instant'
 import { doNow } from './doNow'
 import { isUsedUp } from './gateView'
+import { lotName } from './lotName'
+import { isBegun } from './lotState'
 import { packView } from './packView'
 
 /** One thing that the next hours ask. */
@@ -21,12 +22,11 @@ export const DUE_AHEAD_HOURS = 12
 
 /** What the next twelve hours ask of the cook, overdue first, then by time. */
 export function dueList(context: JudgeContext, aheadHours = DUE_AHEAD_HOURS): readonly DueItem[] {
-  const { book, catalogue, now } = context
+  const { book, now } = context
   const horizon = fromMs(toMs(now) + aheadHours * HOUR_ms)
   const items = [...book.lots.values()].flatMap((lot): DueItem[] => {
-    const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
-    if (taxon === undefined) return []
-    const name = commonName(taxon)
+    if (!isBegun(lot) || (isUsedUp(lot) && lot.packs.every(({ mass_g }) => mass_g <= 0))) return []
+    const name = lotName(lot, context).title
     const packs = lot.packs
       .filter(({ mass_g }) => mass_g > 0)
       .map((pack) => packView(lot, pack, context))

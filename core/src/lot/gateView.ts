@@ -1,6 +1,6 @@
 import { judge } from '../gates/judge'
 import { GATES, type Gate, type GateState, type GateVerdict, type JudgeContext } from '../gates/verdict'
-import type { LotState } from './lotState'
+import { isBegun, type LotState } from './lotState'
 
 /** A gate as it is drawn: its verdict, or ahead when its turn has not come. */
 export interface GateView extends Omit<GateVerdict, 'state'> {
@@ -31,7 +31,7 @@ export function firstShut(views: readonly GateView[]): GateView | undefined {
 
 /** Whether nothing of the lot is in hand any more. */
 export function isUsedUp(lot: LotState): boolean {
-  return lot.weighedIn !== null && lot.mass_g < USED_UP_g
+  return isBegun(lot) && lot.mass_g < USED_UP_g
 }
 
 function passed(gate: Gate, lot: LotState): boolean {

@@ -5,6 +5,7 @@ import type { EaterId, EntryId, LotId, PackId } from '../log/entry'
 import { addEntries, type BookLog } from '../log/fold'
 import type { Struck } from '../log/entries/struck'
 import { gateViews, type GateView } from './gateView'
+import { isBegun } from './lotState'
 import { packView } from './packView'
 
 /** Food whose gates have shut behind it: packs to hold back and people who have eaten. */
@@ -78,14 +79,17 @@ export function strikePreview(log: BookLog, strike: Struck, context: Omit<JudgeC
     gates: lots.flatMap((id) => {
       const was = log.state.lots.get(id)
       const is = after.state.lots.get(id)
-      if (was === undefined || is === undefined || was.weighedIn === null || is.weighedIn === null) return []
+      if (was === undefined || is === undefined || !isBegun(was) || !isBegun(is)) return []
       const now = gateViews(is, then)
       return gateViews(was, before).flatMap(({ gate, state }, index) => {
         const to = now[index]?.state ?? state
         return to === state ? [] : [{ lot: id, gate, from: state, to }]
       })
     }),
-    lotsGone: lots.filter((id) => (after.state.lots.get(id)?.weighedIn ?? null) === null),
+    lotsGone: lots.filter((id) => {
+      const is = after.state.lots.get(id)
+      return is === undefined || !isBegun(is)
+    }),
     newlyHeld: {
       packs: held.packs.filter(({ pack }) => !heldBefore.packs.some((each) => each.pack === pack)),
       servings: held.servings.filter(({ entry }) => !heldBefore.servings.some((each) => each.entry === entry)),

@@ -26,7 +26,7 @@ describe('the one thing to do now', () => {
     expect(next(pen)).toMatchObject({
       act: { kind: 'look', character: 'leafSurface' },
       title: 'What is on the leaf?',
-      detail: "It helps to rule out white snakeroot, dog's mercury and common figwort.",
+      detail: "It helps to rule out white snakeroot, dog's mercury, common figwort and 22 more.",
     })
     expect(next(pen).by).toBe('2027-05-17T08:07:00.000Z')
     expect(states(pen)).toBe('ajar open ajar ahead ahead ahead ahead ahead')
@@ -74,7 +74,7 @@ describe('the one thing to do now', () => {
     })
     expect(next(pen)).toMatchObject({ act: { kind: 'running', minutes: 2 }, title: 'Keep it at a rolling boil' })
     expect(next(pen).by).toBe(new Date(Date.parse(begun.at) + 120_000).toISOString())
-    expect(dueList(pen.context)[0]).toMatchObject({ act: 'Nettle: take it out', running: true, overdue: false })
+    expect(dueList(pen.context)[0]).toMatchObject({ act: 'Nettle tops: take it out', running: true, overdue: false })
     pen.wait(1.5)
     pen.write({
       type: 'step-done',
@@ -93,7 +93,16 @@ describe('the one thing to do now', () => {
     expect(next(pen)).toMatchObject({ act: { kind: 'weigh', after: 'cooking' } })
     pen.write({ type: 'weighed', lot: 'A', mass_g: 700, after: 'cooking' })
     expect(next(pen)).toMatchObject({ act: { kind: 'taste' } })
-    pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 1, accepts: true, alarm: null })
+    pen.write({
+      type: 'tasted',
+      lot: 'A',
+      taster: 'ann',
+      bitter: 1,
+      astringent: 0,
+      crumb: false,
+      accepts: true,
+      alarm: null,
+    })
     expect(next(pen)).toMatchObject({ act: { kind: 'serve-or-pack' }, detail: '700 g are ready.' })
     pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'frozen', mass_g: 700, containers: 2, storeTemp_C: -19 })
     expect(next(pen)).toMatchObject({ act: { kind: 'done' }, by: null })
@@ -124,7 +133,7 @@ describe('the one thing to do now', () => {
     const pen = opened()
     weighIn(pen)
     pen.write({ type: 'tell-seen', lot: 'A', character: 'leafSurface', answer: 'could-not-tell', states: [] })
-    expect(next(pen).act).toMatchObject({ kind: 'look', character: 'stemSection' })
+    expect(next(pen).act).toMatchObject({ kind: 'look', character: 'leafArrangement' })
     const fresh = opened()
     for (const { id } of [...fresh.log.entries.values()].filter(({ type }) => type === 'plant-met'))
       fresh.write({ type: 'struck', entry: id, why: 'x' })
@@ -224,8 +233,8 @@ describe('a pack', () => {
     pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'chilled', mass_g: 300, containers: 1, storeTemp_C: 4 })
     const due = (now: string) =>
       dueList({ ...pen.context, now }).map(({ act, overdue }) => `${act}${overdue ? ' (over)' : ''}`)
-    expect(due(pen.now)).toEqual(['Nettle: serve or pack'])
-    expect(due('2027-05-19T06:00:00.000Z')).toEqual(['Nettle: serve or pack (over)', 'Nettle tops: throw away'])
+    expect(due(pen.now)).toEqual(['Nettle tops: serve or pack'])
+    expect(due('2027-05-19T06:00:00.000Z')).toEqual(['Nettle tops: serve or pack (over)', 'Nettle tops: throw away'])
   })
 })
 

@@ -3,21 +3,29 @@ import type { JudgeContext } from '../gates/verdict'
 import { kitchenAt } from '../log/houseState'
 import type { BookState } from '../log/fold'
 import { dayOf, fromMs } from '../quantity/instant'
-import type { LotState } from './lotState'
-import { partWord } from './packView'
+import { strandsOf, type LotState } from './lotState'
+import { partWord } from './partWord'
 
-/** How a lot is called on screen. */
+/** How a lot is called on screen; a batch by all that is in it. */
 export function lotName(
   lot: LotState,
   { book, catalogue }: JudgeContext,
 ): { readonly title: string; readonly scientificName: string; readonly patch: string } {
-  const { weighedIn } = lot
-  const taxon = weighedIn === null ? undefined : findTaxon(catalogue, weighedIn.taxon)
+  const strands = strandsOf(lot).flatMap(({ lot: { weighedIn } }) => (weighedIn === null ? [] : [weighedIn]))
+  const named = strands.map((weighedIn) => {
+    const taxon = findTaxon(catalogue, weighedIn.taxon)
+    return {
+      title: taxon === undefined ? weighedIn.taxon : `${commonName(taxon)} ${partWord(weighedIn.part)}`,
+      scientificName: taxon?.scientificName ?? weighedIn.taxon,
+      patch: book.house.patches[weighedIn.patch]?.name ?? 'a patch not named yet',
+    }
+  })
+  const together = (key: 'title' | 'scientificName' | 'patch') =>
+    [...new Set(named.map((each) => each[key]))].join(' and ')
   return {
-    title:
-      taxon === undefined || weighedIn === null ? `Lot ${lot.id}` : `${commonName(taxon)} ${partWord(weighedIn.part)}`,
-    scientificName: taxon?.scientificName ?? weighedIn?.taxon ?? '',
-    patch: (weighedIn === null ? undefined : book.house.patches[weighedIn.patch]?.name) ?? 'a patch not named yet',
+    title: named.length === 0 ? `Lot ${lot.code || lot.id}` : together('title'),
+    scientificName: together('scientificName'),
+    patch: named.length === 0 ? 'a patch not named yet' : together('patch'),
   }
 }
 
@@ -25,8 +33,21 @@ export function lotName(
 export function nextLotCode(book: BookState, now_ms: number): string {
   const now = fromMs(now_ms)
   const year = dayOf(now, kitchenAt(book.house, now)?.timeZone ?? 'UTC').slice(2, 4)
-  const numbers = [...book.lots.keys()].flatMap((code) =>
+  const numbers = [...book.lots.values()].flatMap(({ code }) =>
     code.startsWith(`${year}-`) ? [Number(code.slice(3)) || 0] : [],
   )
   return `${year}-${String(Math.max(0, ...numbers) + 1).padStart(3, '0')}`
+}
+
+/** How much of a fresh UUID goes into an id: two devices that count alike must not meet in one lot. */
+const TAIL_CHARACTERS = 4
+
+/** The id of a new lot: its code, and a few characters that no other device has. */
+export function newLotId(code: string, uuid: string): string {
+  return `${code}.${uuid.slice(-TAIL_CHARACTERS)}`
+}
+
+/** The id of a lot's next pack: `27-007.x3f9-b7`. */
+export function nextPackId(lot: LotState, uuid: string): string {
+  return `${lot.id}-${String.fromCharCode(97 + (lot.packs.length % 26))}${uuid.slice(-2)}`
 }

@@ -4,8 +4,8 @@ import type { JudgeContext } from '../gates/verdict'
 import type { EaterState } from '../log/houseState'
 import { kitchenAt } from '../log/houseState'
 import { plan, type Plan } from '../treatment/plan'
-import { lotUse } from '../treatment/progress'
-import type { LotState } from './lotState'
+import { lotUse } from '../treatment/batchUse'
+import { strandsOf, type LotState } from './lotState'
 
 /** The plan for a lot in this kitchen, by its way and goal or those asked for. Not sorted yet: by the share that is usually kept. */
 export function lotPlan(
@@ -17,7 +17,7 @@ export function lotPlan(
   const kitchen = kitchenAt(context.book.house, context.now)
   const taxon = weighedIn === null ? undefined : findTaxon(context.catalogue, weighedIn.taxon)
   if (weighedIn === null || taxon === undefined || lot.mass_g <= 0) return undefined
-  const usual = lot.sorted === null ? (lotUse(lot, taxon)?.edibleFraction?.usual ?? 1) : 1
+  const usual = lot.sorted === null ? (lotUse(lot, context.catalogue)?.edibleFraction?.usual ?? 1) : 1
   const school = wanted.school ?? lot.way?.protocol
   return plan(
     {
@@ -25,7 +25,7 @@ export function lotPlan(
       part: weighedIn.part,
       stage: lot.sorted?.stageSeen ?? weighedIn.stage,
       mass_g: (lot.runs[0]?.lotMass_g ?? lot.mass_g) * usual,
-      goal: wanted.goal ?? lot.way?.goal ?? 'eat',
+      goal: wanted.goal ?? lot.way?.goal ?? defaultGoal(lot, context),
       ...(school === undefined ? {} : { school }),
       ...(kitchen === undefined
         ? {}
@@ -44,11 +44,18 @@ export function lotPlan(
   )
 }
 
+/** What a lot is for where the cook has not said: eating, else the first thing that the record knows to make of it. */
+export function defaultGoal(lot: LotState, { catalogue }: JudgeContext): Goal {
+  const goals = lotUse(lot, catalogue)?.protocols.flatMap((way) => (way.storeOnly === true ? [] : way.goals)) ?? []
+  return goals.includes('eat') ? 'eat' : (goals[0] ?? 'eat')
+}
+
 /** Whether the blanching water may be kept for soup: by the ground it grew on and the people at the table. */
 export function waterVerdict(lot: LotState, context: JudgeContext): { readonly keep: boolean; readonly says: string } {
-  const patch = lot.weighedIn === null ? undefined : context.book.house.patches[lot.weighedIn.patch]
+  const patches = strandsOf(lot).map(({ lot: { weighedIn } }) => context.book.house.patches[weighedIn?.patch ?? ''])
+  const [patch] = patches
   const eaters: readonly EaterState[] = Object.values(context.book.house.eaters)
-  const fed = patch?.facts.manured?.value !== 'no'
+  const fed = patches.some((each) => each?.facts.manured?.value !== 'no')
   const unasked = eaters.filter(({ sensitivities }) => sensitivities === null)
   const barred = eaters.filter(
     ({ kind, sensitivities }) =>

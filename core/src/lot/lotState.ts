@@ -6,6 +6,8 @@ import type { Instant } from '../quantity/instant'
 /** All that is known of one lot: the fold of its entries. Plain facts; every verdict on them is a gate's. */
 export interface LotState {
   readonly id: LotId
+  /** What the cook calls it: two digits of the year and a running number. */
+  readonly code: string
   readonly weighedIn: WeighIn | null
   /** Mass in hand now, g. */
   readonly mass_g: number
@@ -22,12 +24,73 @@ export interface LotState {
   readonly sorted: SortFact | null
   readonly way: { readonly protocol: string; readonly goal: Goal; readonly at: Instant } | null
   readonly runs: readonly StepRun[]
+  readonly baths: readonly BathFact[]
+  readonly readings: readonly ReadingFact[]
+  readonly added: readonly AddedFact[]
   readonly drained: { readonly mass_g: number; readonly at: Instant } | null
   readonly tastes: readonly TasteFact[]
   readonly packs: readonly PackState[]
   readonly servings: readonly Serving[]
   readonly flows: readonly MassFlow[]
+  /** The lots (or packs) that this one came out of; empty for a picking. */
+  readonly from: readonly Origin[]
+  /** A batch: the lots that were joined in it, as they were then. A batch has no weighing in of its own. */
+  readonly joined: readonly JoinedLot[]
+  /** The pack that the gates are looking at, where this is one as they see it. */
+  readonly asPack: PackId | null
+  /** When it came out of a store, where it did. */
+  readonly outOfStoreAt: Instant | null
   readonly lastAt: Instant | null
+}
+
+/** Where a part of a lot came from. */
+export interface Origin {
+  readonly lot: LotId
+  readonly pack: PackId | null
+  readonly mass_g: number
+  readonly at: Instant
+}
+
+/** One constituent of a batch. */
+export interface JoinedLot {
+  readonly lotThen: LotState
+  readonly mass_g: number
+}
+
+/** One body of water that the lot lay in, from pouring it on to pouring it off. */
+export interface BathFact {
+  readonly entry: EntryId
+  readonly protocol: string
+  readonly step: number
+  readonly water_mL: number
+  readonly temp_C: number | null
+  readonly begunAt: Instant
+  /** null while it lies in it. */
+  readonly endedAt: Instant | null
+}
+
+export const READINGS = ['temp_C', 'ph', 'brix', 'salinity', 'mass_g'] as const
+export type ReadingKind = (typeof READINGS)[number]
+
+/** Something measured on the lot, with the instrument. */
+export interface ReadingFact {
+  readonly at: Instant
+  readonly what: ReadingKind
+  readonly value: number
+  readonly instrument: string
+}
+
+export const INGREDIENTS = ['salt', 'sugar', 'vinegar', 'oil', 'water', 'other'] as const
+export type Ingredient = (typeof INGREDIENTS)[number]
+
+/** Something put to the lot. */
+export interface AddedFact {
+  readonly at: Instant
+  readonly what: Ingredient
+  readonly name: string
+  readonly mass_g: number
+  /** All of the lot with it, g. */
+  readonly whole_g: number
 }
 
 export interface WeighIn {
@@ -101,6 +164,10 @@ export interface TasteFact {
   readonly at: Instant
   readonly taster: EaterId
   readonly bitter: number
+  /** How much it dries the mouth, 0 to 10. */
+  readonly astringent: number
+  /** A crumb chewed and spat out, to see whether a leach is done. */
+  readonly crumb: boolean
   readonly accepts: boolean
   readonly alarm: Alarm | null
 }
@@ -134,7 +201,18 @@ export interface Portion {
 /** Mass that left the lot, or (negative) came into it as water. */
 export interface MassFlow {
   readonly at: Instant
-  readonly what: 'trimmed' | 'lost-in-sorting' | 'cooking' | 'drying' | 'packed' | 'served' | 'thrown-away'
+  readonly what:
+    | 'trimmed'
+    | 'lost-in-sorting'
+    | 'cooking'
+    | 'drying'
+    | 'packed'
+    | 'served'
+    | 'thrown-away'
+    | 'split'
+    | 'joined'
+    | 'added'
+
   readonly mass_g: number
   readonly to: string
 }
@@ -143,6 +221,7 @@ export interface MassFlow {
 export function emptyLot(id: LotId): LotState {
   return {
     id,
+    code: '',
     weighedIn: null,
     mass_g: 0,
     tells: [],
@@ -153,13 +232,46 @@ export function emptyLot(id: LotId): LotState {
     sorted: null,
     way: null,
     runs: [],
+    baths: [],
+    readings: [],
+    added: [],
     drained: null,
     tastes: [],
     packs: [],
     servings: [],
     flows: [],
+    from: [],
+    joined: [],
+    asPack: null,
+    outOfStoreAt: null,
     lastAt: null,
   }
+}
+
+/** Whether anything was ever weighed in, split off or joined under this id. */
+export function isBegun(lot: LotState): boolean {
+  return lot.weighedIn !== null || lot.joined.length > 0
+}
+
+/** A part of a lot under an id of its own: all that is known of the whole holds for the part; what left it and its stores stay behind. */
+export function partOf(lot: LotState, id: LotId, code: string, origin: Origin): LotState {
+  const { mass_g } = origin
+  return { ...lot, id, code, mass_g, packs: [], servings: [], flows: [], from: [origin] }
+}
+
+/** The pickings in a lot, each with its share of the mass: itself, or what a batch was joined from. */
+export function strandsOf(lot: LotState): readonly { readonly lot: LotState; readonly share: number }[] {
+  if (lot.joined.length === 0) return [{ lot, share: 1 }]
+  const whole_g = lot.joined.reduce((sum, { mass_g }) => sum + mass_g, 0)
+  return lot.joined.flatMap(({ lotThen, mass_g }) =>
+    strandsOf(lotThen).map((strand) => ({ lot: strand.lot, share: (strand.share * mass_g) / whole_g })),
+  )
+}
+
+/** What a lot began with, g: as picked, as split off, or as joined. */
+export function beganWith_g(lot: LotState): number {
+  if (lot.joined.length > 0) return lot.joined.reduce((sum, { mass_g }) => sum + mass_g, 0)
+  return lot.from[0]?.mass_g ?? lot.weighedIn?.mass_g ?? 0
 }
 
 /** A flow of mass out of the lot; what is in hand goes down by as much, never below nothing. */

@@ -1,11 +1,11 @@
-import { commonName, findTaxon } from '../flora/catalogue'
-import { plainWords } from '../flora/vocabulary'
 import { packAsLot, judge } from '../gates/judge'
 import { storedAs } from '../gates/keep'
 import type { Gate, JudgeContext } from '../gates/verdict'
 import { bestBefore, discardBy, storeRule } from '../keep/storage'
 import type { Instant } from '../quantity/instant'
-import { lotUse, protocolOf } from '../treatment/progress'
+import { lotUse } from '../treatment/batchUse'
+import { protocolOf } from '../treatment/progress'
+import { lotName } from './lotName'
 import type { LotState, PackState } from './lotState'
 
 /** A pack as its label and its place in the larder tell it. */
@@ -32,9 +32,9 @@ const PACK_GATES: readonly Gate[] = ['identity', 'ground', 'sort']
 
 /** All that a label, the larder and the table must know of a pack. */
 export function packView(lot: LotState, pack: PackState, context: JudgeContext): PackView {
-  const { catalogue, book, now } = context
-  const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
-  const use = taxon === undefined ? undefined : lotUse(pack.lotThen, taxon)
+  const { catalogue, now } = context
+  const use = lotUse(pack.lotThen, catalogue)
+  const name = lotName(lot, context)
   const food = packAsLot(lot, pack)
   const safe = judge('makeSafe', food, context)
   const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
@@ -47,10 +47,10 @@ export function packView(lot: LotState, pack: PackState, context: JudgeContext):
   return {
     pack,
     lot,
-    label: taxon === undefined ? 'Unknown plant' : `${commonName(taxon)} ${partWord(lot.weighedIn?.part ?? '')}`,
-    scientificName: taxon?.scientificName ?? '',
-    patch: (lot.weighedIn === null ? undefined : book.house.patches[lot.weighedIn.patch]?.name) ?? 'unknown patch',
-    code: lot.weighedIn?.code ?? '',
+    label: name.title,
+    scientificName: name.scientificName,
+    patch: name.patch,
+    code: lot.code,
     done: safe.state === 'open' ? (protocol?.name ?? '') : 'nothing yet',
     due: safe.state === 'open' ? [] : safe.reasons,
     notYetFood: safe.state !== 'open',
@@ -60,12 +60,4 @@ export function packView(lot: LotState, pack: PackState, context: JudgeContext):
     held,
     storeSays: rule?.says ?? 'The record does not allow this store: use it up or throw it away.',
   }
-}
-
-/** A part as it follows a plant's name: `leafy-top` is said “tops”. */
-export function partWord(part: string): string {
-  if (part === 'leafy-top') return 'tops'
-  return ['leaf', 'shoot', 'seed', 'root'].includes(part)
-    ? ({ leaf: 'leaves', shoot: 'shoots', seed: 'seed', root: 'roots' }[part] ?? part)
-    : plainWords(part)
 }

@@ -1,6 +1,6 @@
 import { GATES, type Gate, type JudgeContext } from '../gates/verdict'
 import { gateViews } from './gateView'
-import type { LotState, MassFlow } from './lotState'
+import { beganWith_g, type LotState, type MassFlow } from './lotState'
 
 /** A ribbon as it is drawn: its width before and after each gate, where it stops, and what peels off. */
 export interface Ribbon {
@@ -30,13 +30,16 @@ const STREAM_GATE: Readonly<Record<MassFlow['what'], Gate>> = {
   packed: 'keep',
   served: 'plate',
   'thrown-away': 'plate',
+  split: 'sort',
+  joined: 'palate',
+  added: 'palate',
 }
 
 /** What became of a lot along the eight gates. */
 export function ribbonOf(lot: LotState, context: JudgeContext): Ribbon {
   const views = gateViews(lot, context)
   const stop = views.findIndex(({ state }) => state !== 'open')
-  const picked_g = lot.weighedIn?.mass_g ?? 0
+  const picked_g = beganWith_g(lot)
   const before_g: number[] = []
   const after_g: number[] = []
   let mass_g = picked_g
@@ -75,5 +78,5 @@ export function massBalance(lot: LotState): MassBalance {
     sums.set(key, { what, to, mass_g: (sums.get(key)?.mass_g ?? 0) + mass_g })
   }
   const takenUp_g = lot.flows.reduce((sum, { mass_g }) => sum + Math.max(0, -mass_g), 0)
-  return { picked_g: lot.weighedIn?.mass_g ?? 0, takenUp_g, left: [...sums.values()], inHand_g: lot.mass_g }
+  return { picked_g: beganWith_g(lot), takenUp_g, left: [...sums.values()], inHand_g: lot.mass_g }
 }

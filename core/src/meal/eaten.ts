@@ -2,7 +2,7 @@ import { findTaxon, type Catalogue } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import type { EaterId } from '../log/entry'
 import type { BookState } from '../log/fold'
-import type { LotState, Serving } from '../lot/lotState'
+import { isBegun, strandsOf, type LotState, type Serving } from '../lot/lotState'
 import { dayOf, type Instant } from '../quantity/instant'
 
 export interface EatenServing {
@@ -13,16 +13,29 @@ export interface EatenServing {
   readonly raw_g: number
 }
 
-/** All that an eater ate of a plant, oldest first. */
+/** All that an eater ate of a plant, oldest first. Of a batch, only what of it was that plant. */
 export function eatenBy(book: BookState, catalogue: Catalogue, eater: EaterId, taxon: Taxon): readonly EatenServing[] {
   return [...book.lots.values()]
-    .filter(({ weighedIn }) => weighedIn !== null && findTaxon(catalogue, weighedIn.taxon) === taxon)
+    .filter(({ servings }) => servings.length > 0)
     .flatMap((lot) =>
-      lot.servings.flatMap((serving) =>
-        serving.portions
-          .filter((portion) => portion.eater === eater)
-          .map(({ mass_g }) => ({ lot, serving, mass_g, raw_g: mass_g * rawPerServed(serving.lotThen) })),
-      ),
+      lot.servings.flatMap((serving) => {
+        // A serving dated back to before its lot was weighed in is still of that lot.
+        const food = isBegun(serving.lotThen) ? serving.lotThen : lot
+        const strands = strandsOf(food).filter(
+          ({ lot: { weighedIn } }) => weighedIn !== null && findTaxon(catalogue, weighedIn.taxon) === taxon,
+        )
+        const share = strands.reduce((sum, strand) => sum + strand.share, 0)
+        return share === 0
+          ? []
+          : serving.portions
+              .filter((portion) => portion.eater === eater)
+              .map(({ mass_g }) => ({
+                lot,
+                serving,
+                mass_g: mass_g * share,
+                raw_g: mass_g * share * rawPerServed(serving.lotThen),
+              }))
+      }),
     )
     .sort((a, b) => (a.serving.at < b.serving.at ? -1 : 1))
 }
@@ -42,10 +55,12 @@ export function rawEatenOn(input: {
     .reduce((sum, { raw_g }) => sum + raw_g, 0)
 }
 
-/** Grams of trimmed raw food in a gram as served: what went into the first treatment over what was weighed after it; 1 where not weighed, never below 1. */
+/** Grams of trimmed raw food in a gram as served: what went into the first treatment over what was weighed after it; 1 where not weighed, never below 1. A batch is as its most shrunken constituent, and then its own. */
 export function rawPerServed(lot: LotState): number {
   const before_g = lot.runs[0]?.lotMass_g
-  return before_g === undefined || lot.drained === null || lot.drained.mass_g <= 0
-    ? 1
-    : Math.max(1, before_g / lot.drained.mass_g)
+  const own =
+    before_g === undefined || lot.drained === null || lot.drained.mass_g <= 0
+      ? 1
+      : Math.max(1, before_g / lot.drained.mass_g)
+  return own * Math.max(1, ...lot.joined.map(({ lotThen }) => rawPerServed(lotThen)))
 }

@@ -29,8 +29,9 @@ export function restsUntil(
 ): Instant | undefined {
   const taxon = findTaxon(catalogue, taxonName)
   if (taxon === undefined) return undefined
-  const ends = [...book.lots.values()].flatMap(({ weighedIn, stand }) => {
-    const same = weighedIn?.patch === patch && findTaxon(catalogue, weighedIn.taxon) === taxon
+  const ends = [...book.lots.values()].flatMap(({ weighedIn, stand, from }) => {
+    // A part split off was picked once, as the whole.
+    const same = from.length === 0 && weighedIn?.patch === patch && findTaxon(catalogue, weighedIn.taxon) === taxon
     return same && stand !== null && pickingOf(taxon, stand).over
       ? [addDays(stand.at, Math.round(restYears(taxon) * 365.25))]
       : []

@@ -179,6 +179,15 @@ export function load(pen: Pen, mass_g: number, over: Partial<Saying<'step-done'>
 export function cook(pen: Pen): Pen {
   load(bringIn(pen), 900)
   pen.write({ type: 'weighed', lot: 'A', mass_g: 700, after: 'cooking' })
-  pen.write({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 1, accepts: true, alarm: null })
+  pen.write({
+    type: 'tasted',
+    lot: 'A',
+    taster: 'ann',
+    bitter: 1,
+    astringent: 0,
+    crumb: false,
+    accepts: true,
+    alarm: null,
+  })
   return pen
 }

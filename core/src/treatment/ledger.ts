@@ -1,7 +1,8 @@
 import type { Protocol, Use, UseHazard } from '../flora/taxon'
 import { plainWords } from '../flora/vocabulary'
 import type { HouseState } from '../log/houseState'
-import type { LotState } from '../lot/lotState'
+import { strandsOf, type LotState } from '../lot/lotState'
+import { SORT_OPS } from './batchUse'
 import { treatmentProgress, type StepProgress } from './progress'
 
 /** One hazard of the lot and how it stands. */
@@ -9,12 +10,15 @@ export interface LedgerLine {
   readonly hazard: string
   readonly kind: UseHazard['kind']
   readonly level: UseHazard['level']
-  /** answered; due: its control is still to be done; at-plate: by amount or person; refused: it has no answer. */
-  readonly state: 'answered' | 'due' | 'at-plate' | 'refused'
+  /** answered; due: its control is still to be done; at-plate: by amount or person; at-store: by the Keep gate; refused: it has no answer. */
+  readonly state: 'answered' | 'due' | 'at-plate' | 'at-store' | 'refused'
   readonly text: string
 }
 
-const CLEANING_OPS = ['wash', 'rinse', 'shake-out']
+/** Operations that carry germs and grit off with water. */
+const WASHING_OPS = ['wash', 'rinse']
+/** Toxic hazards that heat or air ends, whatever becomes of the water. All others are taken to leave with it. */
+const ENDED_WITHOUT_WATER = ['lectin', 'cyanogenic', 'protoanemonin', 'thiaminase', 'mould-toxins']
 
 /** Every hazard of a use, with its answer on this lot. A hazard whose only answers are missing is never passed over. */
 export function hazardLedger(
@@ -34,11 +38,13 @@ export function hazardLedger(
       },
     ]
   const steps = protocol === undefined ? [] : treatmentProgress(lot, protocol, use, house).steps
-  return use.hazards.map((hazard) => ({
+  const goal = lot.way?.goal ?? 'eat'
+  const arising = use.hazards.filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
+  return arising.map((hazard) => ({
     hazard: hazard.id,
     kind: hazard.kind,
     level: hazard.level,
-    ...answer(hazard, lot, steps, house),
+    ...answer(hazard, lot, steps, house, protocol),
   }))
 }
 
@@ -47,6 +53,7 @@ function answer(
   lot: LotState,
   steps: readonly StepProgress[],
   house: HouseState,
+  protocol: Protocol | undefined,
 ): Pick<LedgerLine, 'state' | 'text'> {
   const name = plainWords(hazard.id)
   const said = (text: string) => `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${text}`
@@ -54,25 +61,43 @@ function answer(
   if (refusal !== undefined || hazard.answers.length === 0)
     return { state: 'refused', text: said(refusal?.says ?? 'no answer is on record.') }
   const ground = hazard.answers.find((each) => each.kind === 'ground')
-  const patch = lot.weighedIn === null ? undefined : house.patches[lot.weighedIn.patch]
-  if (ground !== undefined && patch?.facts[ground.fact]?.value === ground.mustBe)
+  if (
+    ground !== undefined &&
+    strandsOf(lot).every(
+      ({ lot: { weighedIn } }) =>
+        weighedIn !== null && house.patches[weighedIn.patch]?.facts[ground.fact]?.value === ground.mustBe,
+    )
+  )
     return { state: 'answered', text: said(ground.says) }
+  const small = hazard.answers.find((each) => each.kind === 'amount' && each.schools?.includes(protocol?.name ?? ''))
+  if (small !== undefined) return { state: 'at-plate', text: said(small.says) }
   const control = hazard.answers.find(({ kind }) => kind === 'control')
   if (control !== undefined) {
-    const done = steps.some((progress) => progress.step.control.includes(hazard.id) && controls(progress, hazard, lot))
+    const goal = lot.way?.goal ?? 'eat'
+    const own = steps.filter(({ step }) => step.control.includes(hazard.id) && (step.onlyFor?.includes(goal) ?? true))
+    const critical = own.filter(({ step }) => step.critical)
+    // Every critical step that the hazard hangs on; where none is critical, any one of them.
+    const done =
+      critical.length > 0
+        ? critical.every((progress) => controls(progress, hazard, lot))
+        : own.some((progress) => controls(progress, hazard, lot))
     return done
       ? { state: 'answered', text: said(`${control.says} Done.`) }
       : { state: 'due', text: said(control.says) }
   }
   if (ground !== undefined) return { state: 'due', text: said(ground.says) }
+  const store = hazard.answers.find(({ kind }) => kind === 'store')
+  if (store !== undefined) return { state: 'at-store', text: said(store.says) }
   return { state: 'at-plate', text: said(hazard.answers.map(({ says }) => says).join(' ')) }
 }
 
 /** Whether a step has taken this hazard out of the whole lot. What leaves with the water has left only if the water was thrown away. */
-function controls({ step, index, met }: StepProgress, hazard: UseHazard, lot: LotState): boolean {
-  if (CLEANING_OPS.includes(step.op))
-    return lot.sorted !== null && (step.op === 'shake-out' || lot.sorted.wash?.water === 'safe')
-  if (hazard.kind !== 'toxic') return met
+function controls({ step, index, met, baths }: StepProgress, hazard: UseHazard, lot: LotState): boolean {
+  if (SORT_OPS.includes(step.op)) {
+    const sorted = strandsOf(lot).map((strand) => strand.lot.sorted)
+    return sorted.every((each) => each !== null && (!WASHING_OPS.includes(step.op) || each.wash?.water === 'safe'))
+  }
+  if (hazard.kind !== 'toxic' || baths !== undefined || ENDED_WITHOUT_WATER.includes(hazard.id)) return met
   return (
     met &&
     lot.runs

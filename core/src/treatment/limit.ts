@@ -1,7 +1,8 @@
 import type { CriticalLimit } from '../flora/taxon'
 import { boilingPoint } from '../heat/boil'
 import { dryTarget } from '../keep/dryTarget'
-import type { StepDoneFact } from '../lot/lotState'
+import type { ReadingFact, StepDoneFact } from '../lot/lotState'
+import { minutesBetween } from '../quantity/instant'
 import { formatMass, formatSpan, formatTemp } from '../quantity/format'
 
 /** A measured bath this far below the boiling point here is not at a rolling boil: thermometer error and ±20 hPa of weather. */
@@ -53,6 +54,15 @@ export function limitHere(limit: CriticalLimit, elevation_m: number): LimitHere 
       }
     case 'seen':
       return { reachable: true, minutes: 0, temp_C: null, says: limit.sign }
+    case 'ph':
+      return { reachable: true, minutes: 0, temp_C: null, says: `measured pH ${limit.atMost} or below` }
+    case 'baths':
+      return {
+        reachable: true,
+        minutes: limit.minutes,
+        temp_C: limit.atMost_C ?? null,
+        says: `at least ${limit.least === 1 ? 'one bath' : `${limit.least} baths`} of ${formatSpan(limit.minutes)} or more${limit.atMost_C === undefined ? '' : `, no warmer than ${formatTemp(limit.atMost_C)}`}, then a crumb that is bitter and dry no more than ${limit.tasteAtMost} of 10, spat out`,
+      }
     default:
       return unknownLimit(limit)
   }
@@ -62,7 +72,12 @@ export function limitHere(limit: CriticalLimit, elevation_m: number): LimitHere 
 export function missedBy(
   limit: CriticalLimit,
   done: StepDoneFact,
-  context: { readonly elevation_m: number; readonly load_g: number; readonly moisture: number },
+  context: {
+    readonly elevation_m: number
+    readonly load_g: number
+    readonly moisture: number
+    readonly readings: readonly ReadingFact[]
+  },
 ): string | undefined {
   if (done.outcome === 'off-boil') return 'it went off the boil'
   if (done.outcome === 'stopped') return 'it was stopped'
@@ -80,6 +95,7 @@ export function missedBy(
       if (done.temp_C < limit.temp_C) return `${formatTemp(done.temp_C)} of ${formatTemp(limit.temp_C)}`
       return done.minutes < limit.minutes ? `${formatSpan(done.minutes)} of ${formatSpan(limit.minutes)}` : undefined
     case 'dried-to': {
+      if (weightStands(context.readings)) return undefined
       if (done.driedTo_g === null) return 'it was not weighed dry'
       const { target_g } = dryTarget({
         start_g: context.load_g,
@@ -90,11 +106,32 @@ export function missedBy(
         ? `${formatMass(done.driedTo_g)} dry, ${formatMass(target_g)} is dry enough`
         : undefined
     }
+    case 'ph': {
+      const last = context.readings.filter(({ what }) => what === 'ph').at(-1)
+      if (last === undefined) return 'its pH was not measured'
+      return last.value > limit.atMost ? `pH ${last.value}; ${limit.atMost} or below is sour enough` : undefined
+    }
+    case 'baths':
+      return 'baths are counted, not loads'
     case 'seen':
       return undefined
     default:
       return unknownLimit(limit)
   }
+}
+
+/** Two weighings so far apart that do not differ: what could dry has dried. */
+const STANDS_MINUTES = 60
+const STANDS_WITHIN = 0.01
+
+/** Whether the last two weighings, an hour or more apart, are the same within a hundredth: it has dried as far as it does. */
+function weightStands(readings: readonly ReadingFact[]): boolean {
+  const [before, last] = readings.filter(({ what }) => what === 'mass_g').slice(-2)
+  if (before === undefined || last === undefined) return false
+  return (
+    minutesBetween(before.at, last.at) >= STANDS_MINUTES &&
+    Math.abs(before.value - last.value) <= STANDS_WITHIN * before.value
+  )
 }
 
 function unknownLimit(limit: never): never {

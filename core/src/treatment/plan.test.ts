@@ -241,7 +241,7 @@ describe('a critical limit', () => {
     checked: true,
     water: null,
   } as const
-  const at = { elevation_m: 1180, load_g: 100, moisture: 0.8 }
+  const at = { elevation_m: 1180, load_g: 100, moisture: 0.8, readings: [] }
   it('of a food temperature wants the food measured, and a boil here that is hot enough', () => {
     const limit = { measure: 'food-temperature', temp_C: 85, minutes: 10 } as const
     expect(missedBy(limit, done, at)).toBeUndefined()

@@ -1,7 +1,8 @@
 import { commonName, findTaxon, usesOf, type Catalogue } from '../flora/catalogue'
-import type { Caution, Goal, Protocol, Step, Taxon, Use } from '../flora/taxon'
+import type { Caution, Goal, Protocol, Step, Store, StoreRule, Taxon, Use } from '../flora/taxon'
 import { plainWords, type Part, type Sensitivity, type Stage } from '../flora/vocabulary'
 import { chillIce, DEFAULT_WATER_C } from '../heat/balance'
+import { boilingPoint } from '../heat/boil'
 import { formatList, formatMass } from '../quantity/format'
 import { multiplyRanges, scaleRange, type Range } from '../quantity/range'
 import { planBlanch, type BlanchPlan } from './blanchPlan'
@@ -63,6 +64,8 @@ export interface PlannedStep {
     readonly fillings: number
   }
   readonly fuel_kWh?: number
+  /** For a taste-ended leach: the least number of baths, and the water of each. */
+  readonly baths?: { readonly least: number; readonly each_mL?: number }
 }
 
 export interface Plan {
@@ -83,10 +86,10 @@ const REFRESH_mL_PER_g = 2
 const REFRESH_TO_C = 5
 /** Litres of bath to a kilogram where the record has no figure. */
 const LEAST_RATIO = 5
+/** From this ratio of water to food up, a boil is a bath for loads; below it the food boils in its own juice. */
+const BATH_RATIO = 2
 const BOILED_OPS = ['blanch', 'boil']
 const DRY_GOALS: readonly Goal[] = ['dry', 'tea', 'flavouring', 'flour']
-/** Stores that shut out air round moist, low-acid food. */
-const AIRLESS: readonly Goal[] = ['infused-oil', 'can']
 
 /**
  * What it takes to make a picking safe and good in this kitchen for these eaters, or why it is refused.
@@ -130,18 +133,23 @@ function planUse(taxon: Taxon, use: Use, input: PlanInput): Plan {
   const eaters = input.eaters ?? [{ kind: 'adult' as const }]
   const barred = cautions(use, eaters, 'avoid')
   if (barred.length > 0) return refuse([...barred, ...doubles(taxon)], 'something else for these eaters')
-  const tooMuch = overCap(use, eaters, input.perDay_g)
-  if (tooMuch !== undefined) return refuse([tooMuch.reason, ...doubles(taxon)], tooMuch.instead)
   const store = storeReasons(taxon, use, input)
-  if (store.refused !== undefined) return refuse([store.refused, ...doubles(taxon)], store.instead)
   const chosen = chooseWay(use, input)
+  // A store that can kill is told before anything else.
+  if (store.refused !== undefined && (AIRLESS.includes(input.goal) || !('refused' in chosen)))
+    return refuse([store.refused, ...doubles(taxon)], store.instead)
   if ('refused' in chosen) return refuse([...chosen.refused, ...doubles(taxon)], chosen.instead)
   const { protocol, steps, notes } = chosen
+  const tooMuch = overCap(use, eaters, input.perDay_g, protocol.name)
+  if (tooMuch !== undefined) return refuse([tooMuch.reason, ...doubles(taxon)], tooMuch.instead)
   const reasons = [
     ...hazardReasons(use, protocol, input.goal),
     ...notes,
+    ...(protocol.storeOnly === true
+      ? [{ about: 'store', text: `NOT YET FOOD: “${protocol.name}” only keeps it. ${protocol.why}` }]
+      : []),
     ...cautions(use, eaters, 'limit'),
-    ...amountReasons(use, eaters),
+    ...amountReasons(use, eaters, protocol.name),
     ...store.reasons,
     ...doubles(taxon),
   ]
@@ -187,29 +195,38 @@ function chooseWay(use: Use, input: PlanInput): Way | NoWay {
       ],
       instead: 'one of those schools',
     }
-  const accepted = ['cautious', 'usual', 'minimal'].flatMap((standing) =>
-    fitting.filter((each) => each.standing === standing),
-  )
+  const accepted = ['cautious', 'usual', 'minimal']
+    .flatMap((standing) => fitting.filter((each) => each.standing === standing))
+    // A way that only keeps it comes after every way that makes it food.
+    .sort((a, b) => Number(a.storeOnly ?? false) - Number(b.storeOnly ?? false))
   const tried = named === undefined ? accepted : fitting.filter((each) => each === named)
   if (tried.length === 0) return { refused: [noWayReason(use, goal, named)], instead: waysOnRecord(use) }
   const failures: PlanReason[] = []
+  let unreachable = false
   for (const protocol of tried) {
     const made = fillSteps(protocol, input)
     if ('steps' in made) return { protocol, steps: made.steps, notes: [...failures, ...made.notes] }
+    unreachable ||= made.unreachable === true
     failures.push({ about: made.about, text: `${protocol.name}: ${made.text}` })
   }
   return {
     refused: failures,
-    instead: failures.some(({ about }) => about === 'kitchen')
-      ? 'a smaller amount, or a kitchen with more water, fuel or a lower place'
-      : waysOnRecord(use),
+    instead:
+      unreachable && use.ifUnreachable !== undefined
+        ? use.ifUnreachable
+        : failures.some(({ about }) => about === 'kitchen')
+          ? 'a smaller amount, or a kitchen with more water, fuel or a lower place'
+          : waysOnRecord(use),
   }
 }
+
+/** Why a school cannot be carried out here; `unreachable` where no amount of water or fuel would help. */
+type Failure = PlanReason & { readonly unreachable?: boolean }
 
 function fillSteps(
   protocol: Protocol,
   input: PlanInput,
-): { steps: readonly PlannedStep[]; notes: readonly PlanReason[] } | PlanReason {
+): { steps: readonly PlannedStep[]; notes: readonly PlanReason[] } | Failure {
   const kitchen = { ...KITCHEN_DEFAULT, ...input.kitchen }
   const notes: PlanReason[] = []
   const steps: PlannedStep[] = []
@@ -218,7 +235,7 @@ function fillSteps(
   let blanch: BlanchPlan | undefined
   for (const step of wanted) {
     const limit = step.limit === undefined ? undefined : limitHere(step.limit, kitchen.elevation_m)
-    if (limit !== undefined && !limit.reachable) return { about: 'kitchen', text: limit.says }
+    if (limit !== undefined && !limit.reachable) return { about: 'kitchen', text: limit.says, unreachable: true }
     const washing = step.op === 'wash' || step.op === 'rinse'
     const laterHeat = protocol.steps.some(
       ({ op, critical }) => critical && ['blanch', 'boil', 'simmer', 'steam', 'infuse-water'].includes(op),
@@ -232,7 +249,35 @@ function fillSteps(
       return { about: 'water', text: 'this water carries germs and nothing here is cooked afterwards.' }
     if (washing && kitchen.washWater === 'germs')
       notes.push({ about: 'water', text: 'The washing water carries germs: the boil afterwards is what answers them.' })
-    if (BOILED_OPS.includes(step.op)) {
+    if (step.limit?.measure === 'baths') {
+      const each_mL = input.mass_g * (step.waterRatio?.usual ?? LEAST_RATIO)
+      const least_mL = input.mass_g * (step.waterRatio?.least ?? LEAST_RATIO)
+      const total_mL = step.op === 'leach-running' ? undefined : each_mL * step.limit.least
+      if (water_mL !== undefined && least_mL * step.limit.least > water_mL)
+        return {
+          about: 'kitchen',
+          text: `${step.limit.least} baths take at least ${((least_mL * step.limit.least) / 1000).toFixed(1)} L of water and ${(water_mL / 1000).toFixed(1)} L are left.`,
+        }
+      const use_mL = total_mL === undefined ? undefined : Math.min(total_mL, water_mL ?? total_mL)
+      water_mL = water_mL === undefined ? undefined : water_mL - (use_mL ?? 0)
+      steps.push({
+        ...plainStep(step, limit, use_mL, input, kitchen.waterTemp_C ?? DEFAULT_WATER_C, blanch, notes, kitchen.ice_g),
+        ...(step.temp_C === undefined
+          ? {}
+          : {
+              temp_C:
+                step.op === 'leach-hot'
+                  ? roundTo(boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C, 1)
+                  : step.temp_C,
+            }),
+        baths: {
+          least: step.limit.least,
+          ...(use_mL === undefined ? {} : { each_mL: Math.round(use_mL / step.limit.least) }),
+        },
+      })
+      continue
+    }
+    if (BOILED_OPS.includes(step.op) && (step.waterRatio?.least ?? LEAST_RATIO) >= BATH_RATIO) {
       const bath = {
         mass_g: input.mass_g,
         minutes: limit?.minutes ?? step.minutes?.high ?? 0,
@@ -328,30 +373,77 @@ function refreshIce(mass_g: number, { boil_C }: BlanchPlan, waterTemp_C: number)
   }).ice_g
 }
 
+/** Stores that shut out air round moist, low-acid food. */
+const AIRLESS: readonly Goal[] = ['infused-oil', 'can']
+/** The store that a goal means, where one is asked for. */
+const GOAL_STORES: Readonly<Partial<Record<Goal, Store>>> = {
+  'infused-oil': 'oiled',
+  ferment: 'soured',
+  pickle: 'soured',
+  syrup: 'sugared',
+  jam: 'sugared',
+}
+/** Where a goal ordinarily ends up. */
+const ORDINARY_STORAGE: Readonly<Partial<Record<Goal, NonNullable<PlanInput['storage']>>>> = {
+  freeze: 'frozen',
+  dry: 'room',
+  flour: 'room',
+  'infused-oil': 'room',
+  can: 'room',
+  syrup: 'chilled',
+  jam: 'chilled',
+  ferment: 'chilled',
+  pickle: 'chilled',
+}
+
 function storeReasons(
   taxon: Taxon,
   use: Use,
-  { goal, storage }: PlanInput,
+  { goal, storage = ORDINARY_STORAGE[goal] ?? 'none' }: PlanInput,
 ): { refused?: PlanReason; instead: string; reasons: readonly PlanReason[] } {
   const instead = waysOnRecord(use)
-  const refused = (text: string) => ({ refused: { about: 'store', text }, instead, reasons: [] })
-  if (AIRLESS.includes(goal))
+  const refused = (text: string, better = instead) => ({
+    refused: { about: 'store', text },
+    instead: better,
+    reasons: [],
+  })
+  if (goal === 'can')
     return refused(
-      `${commonName(taxon)} is moist and low in acid: shut off from air ${goal === 'can' ? 'in a jar outside a tested recipe' : 'under oil'} it can grow botulism, which nobody sees or smells.`,
+      `${commonName(taxon)} is moist and low in acid: shut off from air in a jar outside a tested recipe it can grow botulism, which nobody sees or smells.`,
     )
-  const dries = DRY_GOALS.includes(goal)
-  const wanted = storage === undefined ? (goal === 'freeze' ? 'frozen' : goal === 'dry' ? 'room' : 'none') : storage
-  if (wanted === 'none') return { instead, reasons: [] }
-  const store = wanted === 'room' ? 'dried' : wanted
-  if (store === 'dried' && !dries)
+  if (goal === 'infused-oil' && (storage === 'room' || storageRule(use, goal, storage) === undefined))
     return refused(
-      'Kept moist at room warmth it spoils, and low-acid food shut off from air can grow botulism. It keeps at room warmth only thoroughly dried.',
+      `${commonName(taxon)} is moist and low in acid: under oil it can grow botulism, which nobody sees or smells.`,
+      storageRule(use, goal, 'chilled') === undefined
+        ? instead
+        : 'made fresh, kept at 4 °C or colder and eaten within 4 days; or frozen; or dried first, then put in oil',
     )
-  const as = dries ? 'dried' : goal === 'eat-raw' ? 'raw' : 'treated'
-  const rule = use.stores.find((each) => each.store === store && (each.after === as || each.store === 'dried'))
-  return rule === undefined
-    ? refused(`Keeping it ${wanted} is not on record for this part.`)
-    : { instead, reasons: [{ about: 'store', text: rule.says }] }
+  if (storage === 'none') return { instead, reasons: [] }
+  const rule = storageRule(use, goal, storage)
+  if (rule !== undefined) return { instead, reasons: [{ about: 'store', text: rule.says }] }
+  if (storage !== 'room') return refused(`Keeping it ${storage} is not on record for this part.`)
+  const cold = storageRule(use, goal, 'chilled')
+  return refused(
+    cold !== undefined && GOAL_STORES[goal] !== undefined
+      ? `At room warmth it is not on record. ${cold.says}`
+      : 'Kept moist at room warmth it spoils, and low-acid food shut off from air can grow botulism. It keeps at room warmth only thoroughly dried.',
+  )
+}
+
+/** The record's rule for a goal's product in a kind of storage. */
+function storageRule(use: Use, goal: Goal, storage: 'room' | 'chilled' | 'frozen' | 'none'): StoreRule | undefined {
+  const made = GOAL_STORES[goal]
+  const raw = goal === 'eat-raw' || goal === 'infused-oil' || goal === 'flavouring'
+  const as = DRY_GOALS.includes(goal) && goal !== 'flavouring' ? 'dried' : raw ? 'raw' : 'treated'
+  if (storage === 'room')
+    return use.stores.find(
+      ({ store, atRoom }) =>
+        (store === 'dried' && DRY_GOALS.includes(goal)) || (atRoom === true && made !== undefined && store === made),
+    )
+  if (storage === 'chilled' && made !== undefined) return use.stores.find(({ store }) => store === made)
+  if (storage === 'none') return undefined
+  const kept = use.stores.filter(({ store }) => store === storage)
+  return kept.find(({ after }) => after === as) ?? (goal === 'freeze' ? kept[0] : undefined)
 }
 
 function hazardReasons(use: Use, protocol: Protocol, goal: Goal): readonly PlanReason[] {
@@ -359,14 +451,16 @@ function hazardReasons(use: Use, protocol: Protocol, goal: Goal): readonly PlanR
     protocol.steps.filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true).flatMap(({ control }) => control),
   )
   return use.hazards
-    .filter(({ level }) => level !== 'trace')
+    .filter(({ level, onlyFor }) => level !== 'trace' && (onlyFor?.includes(goal) ?? true))
     .map((hazard) => {
-      const answers = hazard.answers.filter(({ kind }) => kind !== 'control' || controlled.has(hazard.id))
+      const answers = hazard.answers.filter(
+        (each) =>
+          (each.kind !== 'control' || controlled.has(hazard.id)) &&
+          (each.kind !== 'amount' || (each.schools?.includes(protocol.name) ?? true)),
+      )
       const name = plainWords(hazard.id)
-      return {
-        about: hazard.id,
-        text: `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${answers.map(({ says }) => says).join(' ')}`,
-      }
+      const said = answers.map(({ says }) => says).join(' ') || 'still to be answered before it is food.'
+      return { about: hazard.id, text: `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${said}` }
     })
 }
 
@@ -383,8 +477,8 @@ function cautions(use: Use, eaters: readonly PlanEater[], what: Caution['what'])
     }))
 }
 
-function amountReasons(use: Use, eaters: readonly PlanEater[]): readonly PlanReason[] {
-  return use.amounts
+function amountReasons(use: Use, eaters: readonly PlanEater[], school: string): readonly PlanReason[] {
+  return amountsUnder(use, school)
     .filter(({ who }) => eaters.some(({ kind }) => kind === who))
     .map(({ perDay_g, who, why }) => ({
       about: 'amount',
@@ -395,15 +489,20 @@ function amountReasons(use: Use, eaters: readonly PlanEater[]): readonly PlanRea
     }))
 }
 
+function amountsUnder(use: Use, school: string): Use['amounts'] {
+  return use.amounts.filter((each) => each.school === undefined || each.school === school)
+}
+
 function overCap(
   use: Use,
   eaters: readonly PlanEater[],
   perDay_g: number | undefined,
+  school: string,
 ): { reason: PlanReason; instead: string } | undefined {
   if (perDay_g === undefined) return undefined
   const named: readonly string[] = eaters.flatMap(({ sensitivities = [] }) => sensitivities)
   const caps = [
-    ...use.amounts
+    ...amountsUnder(use, school)
       .filter(({ who }) => eaters.some(({ kind }) => kind === who))
       .map((cap) => ({ perDay_g: cap.perDay_g, why: cap.why })),
     ...use.cautionFor.flatMap((each) =>
@@ -467,9 +566,9 @@ function noWayReason(use: Use, goal: Goal, named: Protocol | undefined): PlanRea
   if (named !== undefined) return { about: 'school', text: `“${named.name}” is not a way to ${plainWords(goal)}.` }
   if (goal === 'eat-raw') {
     const contested = use.protocols.find(({ goals }) => goals.includes('eat-raw'))
-    const hazards = use.hazards
-      .filter(({ level }) => level === 'high' || level === 'deadly')
-      .map(({ id, note }) => `${plainWords(id)} (${note})`)
+    const grave = use.hazards.filter(({ level }) => level === 'high' || level === 'deadly')
+    const told = grave.length > 0 ? grave : use.hazards.filter(({ level }) => level === 'moderate')
+    const hazards = told.map(({ id, note }) => (note === '' ? plainWords(id) : `${plainWords(id)} (${note})`))
     return {
       about: use.hazards[0]?.id ?? 'raw',
       text: `Not raw: ${formatList(hazards)} ${contested === undefined ? '' : `The school “${contested.name}” is contested: ${contested.why}`}`.trim(),

@@ -1,14 +1,17 @@
 import {
+  beganWith_g,
   doNow,
   formatCount,
   formatMass,
   formatSpan,
   GATE_NAMES,
   gateViews,
+  isBegun,
   isUsedUp,
   lotName,
   minutesBetween,
   ribbonOf,
+  strandsOf,
   type DoNow,
   type GateView,
   type JudgeContext,
@@ -28,17 +31,12 @@ export function BasketPlace() {
   const [search, setSearch] = useSearchParams()
   const [finished, setFinished] = useState(false)
   const phone = useIsPhone()
-  const lots = useMemo(
-    () => [...context.book.lots.values()].filter(({ weighedIn }) => weighedIn !== null),
-    [context.book],
-  )
+  const lots = useMemo(() => [...context.book.lots.values()].filter(isBegun), [context.book])
   const inHand = lots.filter((lot) => !isUsedUp(lot))
-  const shown = (finished ? lots : inHand).toSorted((a, b) =>
-    (a.weighedIn?.code ?? '') < (b.weighedIn?.code ?? '') ? 1 : -1,
-  )
-  const fullMass_g = Math.max(1, ...shown.map(({ weighedIn }) => weighedIn?.mass_g ?? 0))
+  const shown = (finished ? lots : inHand).toSorted((a, b) => (a.code < b.code ? 1 : -1))
+  const fullMass_g = Math.max(1, ...shown.map(beganWith_g))
   const picked_g = inHand.reduce((sum, { mass_g }) => sum + mass_g, 0)
-  const patches = new Set(inHand.map(({ weighedIn }) => weighedIn?.patch)).size
+  const patches = new Set(inHand.flatMap((lot) => strandsOf(lot).map((strand) => strand.lot.weighedIn?.patch))).size
   return (
     <>
       <div className="place-head">
@@ -113,7 +111,7 @@ function LotRow({
       <div className="lot-who">
         <h2>{name.title}</h2>
         <p>
-          <i>{name.scientificName}</i> · {lot.weighedIn?.code}
+          <i>{name.scientificName}</i> · {lot.code}
         </p>
         <p>
           {formatMass(lot.mass_g)} · {name.patch}

@@ -3,6 +3,7 @@ import {
   commonName,
   fromMs,
   MINUTE_ms,
+  newLotId,
   nextLotCode,
   partWord,
   plainWords,
@@ -16,6 +17,7 @@ import {
 import { Button, Modal, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { v7 } from 'uuid'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
@@ -73,11 +75,12 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
     const [part, stage] = (use ?? '/').split('/') as [Part, Stage]
     const { clock } = useBook.getState()
     const code = nextLotCode(book, clock.book_ms)
+    const lot = newLotId(code, v7())
     const moment = toMs(useBook.getState().second) - Number(picked) * MINUTE_ms
     const noted = await write(
       {
         type: 'weighed-in',
-        lot: code,
+        lot,
         code,
         taxon: taxon ?? '',
         part,
@@ -90,7 +93,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
     )
     if (!noted.ok) return
     onDone()
-    void navigate(`/lot/${code}`)
+    void navigate(`/lot/${lot}`)
   }
   const rest = taxon === undefined || patch === undefined ? undefined : restsUntil(book, CATALOGUE, patch, taxon)
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'

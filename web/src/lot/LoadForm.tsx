@@ -1,6 +1,5 @@
 import {
   currentStep,
-  findTaxon,
   formatMass,
   formatVolume,
   loadsToGo,
@@ -9,24 +8,16 @@ import {
   plainWords,
   protocolOf,
   waterVerdict,
-  type Goal,
   type JudgeContext,
   type LotState,
   type NowAct,
 } from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
-import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
-
-const GOAL_WORDS: Partial<Record<Goal, string>> = {
-  eat: 'to eat now',
-  freeze: 'for the freezer',
-  dry: 'to dry',
-  tea: 'for tea',
-}
+import { WayChoice } from './WayChoice'
 
 /** The next load into the pot: what for, how much, and the moment it boils again. */
 export function LoadForm({
@@ -39,8 +30,7 @@ export function LoadForm({
   act: Extract<NowAct, { kind: 'begin-load' }>
 }) {
   const { write, errorOf, otherError } = useNote()
-  const taxon = findTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
-  const use = taxon === undefined ? undefined : lotUse(lot, taxon)
+  const use = lotUse(lot, context.catalogue)
   const protocol = use === undefined ? undefined : protocolOf(lot, use)
   const plan = lotPlan(lot, context)
   const planned = plan?.steps.find(({ loads }) => loads !== undefined)
@@ -48,18 +38,8 @@ export function LoadForm({
   const toGo = loadsToGo(act.left_g, per)
   const [mass, setMass] = useState(String(Math.ceil(Math.min(act.left_g, per ?? act.left_g))))
   const [typed, setTyped] = useState<string>()
-  if (use === undefined || protocol === undefined || taxon === undefined) return null
-  const boiling = currentStep(lot, taxon, context)?.step.limit?.measure === 'rolling-boil'
-  const ways = use.protocols.filter(({ standing }) => standing !== 'contested' && standing !== 'not-advised')
-  const goals = [...new Set(ways.flatMap(({ goals: each }) => each))].filter((goal) => GOAL_WORDS[goal] !== undefined)
-  const choose = (goal: Goal) => {
-    const way = ways.find(({ goals: each }) => each.includes(goal))
-    if (way !== undefined)
-      void write(
-        { type: 'way-chosen', lot: lot.id, protocol: way.name, goal },
-        `${way.name}, ${GOAL_WORDS[goal] ?? goal}`,
-      )
-  }
+  if (use === undefined || protocol === undefined) return null
+  const boiling = currentStep(lot, context)?.step.limit?.measure === 'rolling-boil'
   const begin = () => {
     const read = readField(mass)
     setTyped('error' in read ? read.error : undefined)
@@ -78,14 +58,7 @@ export function LoadForm({
   }
   return (
     <div className="form">
-      {lot.runs.length === 0 && (
-        <Choice
-          label="What for"
-          value={lot.way?.goal ?? 'eat'}
-          onChange={choose}
-          options={goals.map((goal) => ({ value: goal, label: GOAL_WORDS[goal] }))}
-        />
-      )}
+      <WayChoice lot={lot} context={context} />
       {plan?.verdict === 'refuse' && (
         <p className="refusal" role="alert">
           {plan.reasons[0]?.text} Instead: {plan.instead}.

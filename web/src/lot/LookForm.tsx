@@ -66,12 +66,20 @@ export function LookForm({ lot, character, context }: { lot: LotState; character
   )
 }
 
+const DOUBLES_SHOWN = 6
+
 /** What it could be taken for, worst first, and how far each is ruled out; whose marks are whose comes only after the answer. */
 export function Doubles({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const taxon = requireTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
   const clearance = lotClearance(lot, taxon, context)
   const all = clear({ taxon: taxon.scientificName, observed: {} }, context.catalogue).standing
-  const harmful = all.filter(({ severity }) => severity !== 'harmless')
+  const listed = new Set(taxon.lookalikes.map(({ scientificName }) => scientificName))
+  const standing = new Set(clearance.standing.map((each) => each.taxon))
+  // What it is ordinarily taken for, and of all others only what still stands.
+  const harmful = all
+    .filter((each) => each.severity !== 'harmless' && (listed.has(each.taxon) || standing.has(each.taxon)))
+    .toSorted((a, b) => Number(listed.has(b.taxon)) - Number(listed.has(a.taxon)))
+  const shown = harmful.slice(0, Math.max(listed.size, DOUBLES_SHOWN))
   return (
     <table className="doubles">
       <caption>What it could be taken for</caption>
@@ -83,7 +91,7 @@ export function Doubles({ lot, context }: { lot: LotState; context: JudgeContext
         </tr>
       </thead>
       <tbody>
-        {harmful.map(({ taxon: name, severity }) => {
+        {shown.map(({ taxon: name, severity }) => {
           const now = [...clearance.standing, ...clearance.ruledOut].find((each) => each.taxon === name)
           const out = clearance.ruledOut.some((each) => each.taxon === name)
           const record = findTaxon(context.catalogue, name)
@@ -102,6 +110,13 @@ export function Doubles({ lot, context }: { lot: LotState; context: JudgeContext
           )
         })}
       </tbody>
+      {harmful.length > shown.length && (
+        <tfoot>
+          <tr>
+            <td colSpan={3}>{harmful.length - shown.length} more harmful plants of the catalogue still stand.</td>
+          </tr>
+        </tfoot>
+      )}
     </table>
   )
 }

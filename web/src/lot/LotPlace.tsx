@@ -1,4 +1,4 @@
-import { doNow, gateViews, lotName, ribbonOf } from '@ellop/core'
+import { beganWith_g, doNow, gateViews, isBegun, lotName, ribbonOf } from '@ellop/core'
 import { Tabs } from 'antd'
 import { useMemo } from 'react'
 import { Link, useParams } from 'react-router'
@@ -20,7 +20,7 @@ export default function LotPlace() {
   const lot = context.book.lots.get(id)
   const drawn = useMemo(
     () =>
-      lot === undefined || lot.weighedIn === null
+      lot === undefined || !isBegun(lot)
         ? undefined
         : { views: gateViews(lot, context), ribbon: ribbonOf(lot, context), next: doNow(lot, context) },
     [lot, context],
@@ -42,14 +42,14 @@ export default function LotPlace() {
         <div>
           <h1>{name.title}</h1>
           <p>
-            <i>{name.scientificName}</i> · lot {lot.weighedIn?.code} · {name.patch}
+            <i>{name.scientificName}</i> · lot {lot.code} · {name.patch}
           </p>
         </div>
         <RibbonDrawing
           {...drawn}
           width={phone ? 356 : 860}
           height={phone ? 50 : 86}
-          fullMass_g={lot.weighedIn?.mass_g ?? 1}
+          fullMass_g={Math.max(1, beganWith_g(lot))}
           radius={phone ? 15 : 20}
           withNames={!phone}
         />

@@ -1,15 +1,18 @@
 import { formatSpan, minutesBetween, type DoNow, type JudgeContext, type LotState } from '@ellop/core'
 import { useSearchParams } from 'react-router'
+import { BathForm } from './BathForm'
 import { AttestForm } from './AttestForm'
 import { GroundForm } from './GroundForm'
 import { LoadForm } from './LoadForm'
 import { LookForm } from './LookForm'
 import { PackForm } from './PackForm'
 import { RunningLoad } from './RunningLoad'
+import { SeeStepForm } from './SeeStepForm'
 import { SortForm } from './SortForm'
 import { StandForm } from './StandForm'
 import { StraysForm } from './StraysForm'
 import { TasteForm } from './TasteForm'
+import { WayChoice } from './WayChoice'
 import { WeighForm } from './WeighForm'
 
 export interface ActProps {
@@ -62,6 +65,14 @@ function ActForm({ lot, next, context }: ActProps) {
       return <SortForm lot={lot} context={context} />
     case 'begin-load':
       return <LoadForm lot={lot} context={context} act={act} />
+    case 'see-step':
+      return <SeeStepForm lot={lot} context={context} act={act} />
+    case 'bath':
+      return <BathForm key={act.counted} lot={lot} context={context} act={act} />
+    case 'crumb':
+      return <TasteForm lot={lot} context={context} crumb />
+    case 'choose-way':
+      return <WayChoice lot={lot} context={context} />
     case 'weigh':
       return <WeighForm lot={lot} after={act.after} context={context} />
     case 'taste':

@@ -1,11 +1,11 @@
 import {
   discardBy,
-  findTaxon,
   formatDay,
   formatMass,
   keepGate,
   kitchenAt,
   lotUse,
+  nextPackId,
   storedAs,
   storeRule,
   type JudgeContext,
@@ -14,20 +14,28 @@ import {
 } from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
+import { v7 } from 'uuid'
 import { Link, useNavigate } from 'react-router'
 import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 
 const FIELDS = ['mass_g', 'storeTemp_C', 'containers']
-const STORE_WORDS: Readonly<Record<Store, string>> = { frozen: 'freezer', chilled: 'cold', dried: 'dry jar' }
+const STORE_WORDS: Readonly<Record<Store, string>> = {
+  frozen: 'freezer',
+  chilled: 'cold',
+  dried: 'dry jar',
+  oiled: 'under oil, cold',
+  salted: 'in salt',
+  soured: 'in its brine',
+  sugared: 'as syrup or jam',
+}
 
 /** Serve it at the table, or pack it: a store that the record allows, its measured limit, its discard-by moment. */
 export function PackForm({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const { write, errorOf, otherError } = useNote()
   const navigate = useNavigate()
-  const taxon = findTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
-  const use = taxon === undefined ? undefined : lotUse(lot, taxon)
+  const use = lotUse(lot, context.catalogue)
   const as = storedAs(lot, context)
   const stores = use?.stores.filter(({ after }) => after === as).map(({ store }) => store) ?? []
   const [store, setStore] = useState<Store | undefined>(stores[0])
@@ -57,7 +65,7 @@ export function PackForm({ lot, context }: { lot: LotState; context: JudgeContex
       store === undefined
     )
       return
-    const pack = `${lot.id}-${String.fromCharCode(97 + lot.packs.length)}`
+    const pack = nextPackId(lot, v7())
     const noted = await write(
       {
         type: 'packed',

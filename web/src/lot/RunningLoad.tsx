@@ -7,7 +7,6 @@ import {
   formatTemp,
   kitchenAt,
   MINUTE_ms,
-  requireTaxon,
   toMs,
   waterVerdict,
   type DoNow,
@@ -40,8 +39,7 @@ export function RunningLoad({
   const second = useBook((book) => book.second)
   const { write, errorOf, otherError } = useNote()
   const water = waterVerdict(lot, context)
-  const taxon = requireTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
-  const current = currentStep(lot, taxon, context)
+  const current = currentStep(lot, context)
   const measure = current?.step.limit?.measure
   const drying = measure === 'dried-to'
   const [temp, setTemp] = useState('')
@@ -56,7 +54,7 @@ export function RunningLoad({
     drying && current?.step.limit?.measure === 'dried-to'
       ? dryTarget({
           start_g: act.run.mass_g,
-          startMoisture: current.use.moisture?.high ?? 0.9,
+          startMoisture: current.step.startMoisture?.high ?? current.use.moisture?.high ?? 0.9,
           targetMoisture: current.step.limit.moisture,
         })
       : undefined

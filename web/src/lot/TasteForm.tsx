@@ -16,14 +16,36 @@ const ALARMS: readonly { value: Alarm; label: string }[] = [
 ]
 
 /** A taste, by whom; and the way out when it tastes wrong. */
-export function TasteForm({ lot, context }: { lot: LotState; context: JudgeContext }) {
+export function TasteForm({
+  lot,
+  context,
+  crumb = false,
+}: {
+  lot: LotState
+  context: JudgeContext
+  /** A crumb of a leach, chewed and spat out. */
+  crumb?: boolean
+}) {
   const { write, otherError } = useNote()
   const tasters = Object.values(context.book.house.eaters).filter(({ kind }) => kind === 'adult')
   const [taster, setTaster] = useState(tasters[0]?.id ?? 'cook')
   const [bitter, setBitter] = useState('0')
+  const [dry, setDry] = useState('0')
   const [alarm, setAlarm] = useState<Alarm>()
   const note = (accepts: boolean, wrong: Alarm | null, said: string) =>
-    void write({ type: 'tasted', lot: lot.id, taster, bitter: Number(bitter), accepts, alarm: wrong }, said)
+    void write(
+      {
+        type: 'tasted',
+        lot: lot.id,
+        taster,
+        bitter: Number(bitter),
+        astringent: Number(dry),
+        crumb: crumb && wrong === null,
+        accepts,
+        alarm: wrong,
+      },
+      said,
+    )
   return (
     <div className="form">
       <Field label="Who tastes">
@@ -38,18 +60,27 @@ export function TasteForm({ lot, context }: { lot: LotState; context: JudgeConte
         )}
       </Field>
       <Choice label="How bitter, 0 to 10" value={bitter} onChange={setBitter} options={BITTER} />
+      {crumb && <Choice label="How much it dries the mouth, 0 to 10" value={dry} onChange={setDry} options={BITTER} />}
       {otherError([]) !== undefined && (
         <p className="refusal" role="alert">
           {otherError([])}
         </p>
       )}
       <div className="acts">
-        <Button type="primary" size="large" onClick={() => note(true, null, 'Tasted: good')}>
-          Good as it is
-        </Button>
-        <Button size="large" onClick={() => note(false, null, 'Tasted: not yet')}>
-          Not yet
-        </Button>
+        {crumb ? (
+          <Button type="primary" size="large" onClick={() => note(false, null, 'Crumb tasted')}>
+            Spat out: note it
+          </Button>
+        ) : (
+          <>
+            <Button type="primary" size="large" onClick={() => note(true, null, 'Tasted: good')}>
+              Good as it is
+            </Button>
+            <Button size="large" onClick={() => note(false, null, 'Tasted: not yet')}>
+              Not yet
+            </Button>
+          </>
+        )}
       </div>
       <div className="alarm">
         <Choice label="It tastes wrong" value={alarm} onChange={setAlarm} options={ALARMS} />

@@ -1,4 +1,5 @@
 import {
+  isBegun,
   eaterVerdict,
   formatMass,
   gateViews,
@@ -81,7 +82,7 @@ export default function TablePlace() {
 
 function foodsOf(context: JudgeContext): readonly Food[] {
   return [...context.book.lots.values()].flatMap((lot): Food[] => {
-    if (lot.weighedIn === null) return []
+    if (!isBegun(lot)) return []
     const name = lotName(lot, context)
     const packs = lot.packs
       .filter(({ mass_g }) => mass_g > 0)
@@ -100,7 +101,7 @@ function foodsOf(context: JudgeContext): readonly Food[] {
         ? [
             {
               key: lot.id,
-              label: `${name.title}, fresh, lot ${lot.weighedIn.code} · ${formatMass(lot.mass_g)}`,
+              label: `${name.title}, fresh, lot ${lot.code} · ${formatMass(lot.mass_g)}`,
               lot,
               pack: null,
               held_g: lot.mass_g,

@@ -1,13 +1,24 @@
 import type { HouseState } from '../houseState'
 import type { LotState } from '../../lot/lotState'
+import type { LotId } from '../entry'
+import { bathChanged, type BathChanged } from './bathChanged'
 import { certainAttested, type CertainAttested } from './certainAttested'
 import { eaterNoted, type EaterNoted } from './eaterNoted'
+import { feltIll, type FeltIll } from './feltIll'
+import { foodTurned, type FoodTurned } from './foodTurned'
 import { groundNoted, type GroundNoted } from './groundNoted'
+import { ingredientAdded, type IngredientAdded } from './ingredientAdded'
+import { joined, type Joined } from './joined'
 import { kitchenSet, type KitchenSet } from './kitchenSet'
+import { numbersNoted, type NumbersNoted } from './numbersNoted'
+import { opened, type Opened } from './opened'
 import { packed, type Packed } from './packed'
+import { patchTurned, type PatchTurned } from './patchTurned'
 import { plantMet, type PlantMet } from './plantMet'
+import { readingTaken, type ReadingTaken } from './readingTaken'
 import { served, type Served } from './served'
 import { sorted, type Sorted } from './sorted'
+import { split, type Split } from './split'
 import { standCounted, type StandCounted } from './standCounted'
 import { stepBegun, type StepBegun } from './stepBegun'
 import { stepDone, type StepDone } from './stepDone'
@@ -22,14 +33,18 @@ import { weighed, type Weighed } from './weighed'
 import { weighedIn, type WeighedIn } from './weighedIn'
 
 /** Entries about the whole household: folded in one shard. */
-export type HouseEntry = KitchenSet | GroundNoted | EaterNoted | PlantMet
+export type HouseEntry =
+  | KitchenSet | GroundNoted | EaterNoted | PlantMet | PatchTurned | FoodTurned | FeltIll | NumbersNoted // prettier-ignore
 
 /** Entries about one lot: each lot is a shard of its own. */
 export type LotEntry =
   | WeighedIn | TellSeen | CertainAttested | StrayReported | StraysSorted | StandCounted | Sorted | WayChosen | StepBegun
-  | StepDone | Weighed | Tasted | Packed | Served | ThrownAway // prettier-ignore
+  | StepDone | BathChanged | ReadingTaken | IngredientAdded | Weighed | Tasted | Packed | Served | ThrownAway // prettier-ignore
 
-export type Entry = HouseEntry | LotEntry | Struck
+/** Entries that pass mass from lots to lots: the lots they touch are one family, folded together. */
+export type LineageEntry = Split | Joined | Opened
+
+export type Entry = HouseEntry | LotEntry | LineageEntry | Struck
 export type EntryType = Entry['type']
 
 const HOUSE_DEFS = {
@@ -37,6 +52,10 @@ const HOUSE_DEFS = {
   'ground-noted': groundNoted,
   'eater-noted': eaterNoted,
   'plant-met': plantMet,
+  'patch-turned': patchTurned,
+  'food-turned': foodTurned,
+  'felt-ill': feltIll,
+  'numbers-noted': numbersNoted,
 }
 
 const LOT_DEFS = {
@@ -50,6 +69,9 @@ const LOT_DEFS = {
   'way-chosen': wayChosen,
   'step-begun': stepBegun,
   'step-done': stepDone,
+  'bath-changed': bathChanged,
+  'reading-taken': readingTaken,
+  'ingredient-added': ingredientAdded,
   weighed,
   tasted,
   packed,
@@ -57,7 +79,28 @@ const LOT_DEFS = {
   'thrown-away': thrownAway,
 }
 
-/** Whether an entry belongs to a lot's shard. */
+const LINEAGE_DEFS = { split, joined, opened }
+
+/** Whether an entry passes mass from lots to lots. */
+export function isLineageEntry(entry: Entry): entry is LineageEntry {
+  return Object.hasOwn(LINEAGE_DEFS, entry.type)
+}
+
+/** The lots that an entry reads or changes; none for an entry about the household. */
+export function lotsTouched(entry: Entry): readonly LotId[] {
+  if (isLotEntry(entry)) return [entry.lot]
+  if (!isLineageEntry(entry)) return []
+  const def = LINEAGE_DEFS[entry.type] as { touches: (entry: LineageEntry) => readonly LotId[] }
+  return def.touches(entry)
+}
+
+/** What a lineage entry does to the lots of its family. */
+export function applyLineage(lots: Map<LotId, LotState>, entry: LineageEntry): void {
+  const def = LINEAGE_DEFS[entry.type] as { apply: (lots: Map<LotId, LotState>, entry: LineageEntry) => void }
+  def.apply(lots, entry)
+}
+
+/** Whether an entry is about one lot. */
 export function isLotEntry(entry: Entry): entry is LotEntry {
   return Object.hasOwn(LOT_DEFS, entry.type)
 }

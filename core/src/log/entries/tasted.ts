@@ -9,8 +9,8 @@ export interface Tasted extends EntryBase, Omit<TasteFact, 'at'> {
 
 export const tasted: EntryDef<Tasted, LotState> = {
   type: 'tasted',
-  apply: (lot, { at, taster, bitter, accepts, alarm }) => ({
+  apply: (lot, { at, taster, bitter, astringent, crumb, accepts, alarm }) => ({
     ...lot,
-    tastes: [...lot.tastes, { at, taster, bitter, accepts, alarm }],
+    tastes: [...lot.tastes, { at, taster, bitter, astringent, crumb, accepts, alarm }],
   }),
 }

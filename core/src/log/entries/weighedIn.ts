@@ -11,6 +11,7 @@ export const weighedIn: EntryDef<WeighedIn, LotState> = {
   type: 'weighed-in',
   apply: (lot, { id, code, taxon, part, stage, patch, mass_g, pickedAt }) => ({
     ...lot,
+    code,
     weighedIn: { entry: id, code, taxon, part, stage, patch, mass_g, pickedAt },
     mass_g: lot.mass_g + mass_g,
   }),

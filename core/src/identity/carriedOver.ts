@@ -1,0 +1,66 @@
+import type { Catalogue } from '../flora/catalogue'
+import { findTaxon } from '../flora/catalogue'
+import type { Taxon } from '../flora/taxon'
+import type { BookState } from '../log/fold'
+import { kitchenAt } from '../log/houseState'
+import type { LotState } from '../lot/lotState'
+import { dayOf, type Instant } from '../quantity/instant'
+import { isHarmful } from './clear'
+import { countingTells, lotClearance } from './lotTells'
+
+/** What an earlier lot spares this one. */
+export interface CarriedOver {
+  readonly fromCode: string
+  /** What must be looked at live all the same; empty once it was. */
+  readonly due: readonly string[]
+}
+
+/**
+ * Whether tells are carried over from an earlier lot: computed, never chosen. The plant has no deadly double; the same plant,
+ * part and stage was weighed in from the same patch this year, all its doubles ruled out by tells seen then; no stray was
+ * reported and nothing tasted wrong there since. One key tell is still looked at live on each day of picking, and it must fit.
+ */
+export function carriedOver(
+  lot: LotState,
+  taxon: Taxon,
+  context: { readonly book: BookState; readonly catalogue: Catalogue; readonly now: Instant },
+): CarriedOver | undefined {
+  const { weighedIn } = lot
+  const { book, catalogue } = context
+  if (weighedIn === null || hasDeadlyDouble(taxon)) return undefined
+  const timeZone = kitchenAt(book.house, weighedIn.pickedAt)?.timeZone ?? 'UTC'
+  const day = dayOf(weighedIn.pickedAt, timeZone)
+  const same = [...book.lots.values()].filter(
+    (other) =>
+      other.id !== lot.id &&
+      other.from.length === 0 &&
+      other.weighedIn !== null &&
+      other.weighedIn.patch === weighedIn.patch &&
+      other.weighedIn.part === weighedIn.part &&
+      other.weighedIn.stage === weighedIn.stage &&
+      other.weighedIn.pickedAt < weighedIn.pickedAt &&
+      dayOf(other.weighedIn.pickedAt, timeZone).slice(0, 4) === day.slice(0, 4) &&
+      findTaxon(catalogue, other.weighedIn.taxon) === taxon,
+  )
+  // A stray or a wrong taste on this ground this season cancels it for good.
+  if (same.some(({ strays, tastes }) => strays.reportedAt !== null || tastes.some(({ alarm }) => alarm !== null)))
+    return undefined
+  if (lot.strays.reportedAt !== null) return undefined
+  const shown = same.findLast((other) => {
+    const { missing, standing, contradictions } = lotClearance(other, taxon, context)
+    return other.attestedAt !== null && missing.length === 0 && contradictions.length === 0 && !standing.some(isHarmful)
+  })
+  if (shown === undefined) return undefined
+  const live = [...same, lot].some(
+    (each) =>
+      each.weighedIn !== null &&
+      dayOf(each.weighedIn.pickedAt, timeZone) === day &&
+      countingTells(each).some(({ character, answer }) => answer === 'seen' && taxon.keyCharacters.includes(character)),
+  )
+  return { fromCode: shown.code, due: live ? [] : ['Known from this patch this season: look at one key tell today.'] }
+}
+
+/** Whether one of the plants it is mistaken for kills. */
+export function hasDeadlyDouble(taxon: Taxon): boolean {
+  return taxon.lookalikes.some(({ severity }) => severity === 'deadly')
+}

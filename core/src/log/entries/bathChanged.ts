@@ -1,0 +1,21 @@
+import { withFirstCut, type LotState } from '../../lot/lotState'
+import type { EntryBase, EntryDef, LotId } from '../entry'
+
+/** Water poured off, and fresh water poured on (or not, at the last). The first one begins the first bath. */
+export interface BathChanged extends EntryBase {
+  readonly type: 'bath-changed'
+  readonly lot: LotId
+  readonly protocol: string
+  readonly step: number
+  /** null: poured off for good. */
+  readonly fresh: { readonly water_mL: number; readonly temp_C: number | null } | null
+}
+
+export const bathChanged: EntryDef<BathChanged, LotState> = {
+  type: 'bath-changed',
+  apply(lot, { id, at, protocol, step, fresh }) {
+    const ended = lot.baths.map((bath) => (bath.endedAt === null ? { ...bath, endedAt: at } : bath))
+    const begun = fresh === null ? [] : [{ entry: id, protocol, step, ...fresh, begunAt: at, endedAt: null }]
+    return { ...withFirstCut(lot, at), baths: [...ended, ...begun] }
+  },
+}

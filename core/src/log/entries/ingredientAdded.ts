@@ -1,0 +1,16 @@
+import { withFlow, type AddedFact, type LotState } from '../../lot/lotState'
+import type { EntryBase, EntryDef, LotId } from '../entry'
+
+/** Salt, sugar, vinegar, oil, water or something else is put to the lot. */
+export interface IngredientAdded extends EntryBase, Omit<AddedFact, 'at' | 'whole_g'> {
+  readonly type: 'ingredient-added'
+  readonly lot: LotId
+}
+
+export const ingredientAdded: EntryDef<IngredientAdded, LotState> = {
+  type: 'ingredient-added',
+  apply: (lot, { at, what, name, mass_g }) => ({
+    ...withFlow(lot, { at, what: 'added', mass_g: -mass_g, to: name }),
+    added: [...lot.added, { at, what, name, mass_g, whole_g: lot.mass_g + mass_g }],
+  }),
+}

@@ -1,0 +1,33 @@
+import { partOf } from '../../lot/lotState'
+import type { EntryBase, LineageDef, LotId, PackId } from '../entry'
+import { takenFromPack } from './served'
+
+/** A pack, or part of it, comes out of the larder and into hand again, under a code of its own. */
+export interface Opened extends EntryBase {
+  readonly type: 'opened'
+  readonly lot: LotId
+  readonly pack: PackId
+  readonly into: LotId
+  readonly code: string
+  readonly mass_g: number
+}
+
+export const opened: LineageDef<Opened> = {
+  type: 'opened',
+  touches: ({ lot, into }) => [lot, into],
+  apply(lots, { lot: id, pack: packId, into, code, mass_g, at }) {
+    const lot = lots.get(id)
+    const pack = lot?.packs.find((each) => each.id === packId)
+    if (lot === undefined || pack === undefined) return
+    const taken_g = Math.min(mass_g, pack.mass_g)
+    const { tells, attestedAt, strays, stand, sorted } = lot
+    const food = { ...pack.lotThen, tells, attestedAt, strays, stand, sorted }
+    lots.set(into, {
+      ...partOf(food, into, code, { lot: id, pack: packId, mass_g: taken_g, at }),
+      // Cold or dry storage is not standing on the table: the hours count anew from the opening.
+      outOfStoreAt: at,
+      lastAt: at,
+    })
+    lots.set(id, { ...takenFromPack(lot, packId, taken_g), lastAt: at })
+  },
+}

@@ -1,0 +1,126 @@
+import {
+  formatSpan,
+  formatVolume,
+  lotPlan,
+  lotUse,
+  minutesBetween,
+  protocolOf,
+  toMs,
+  type JudgeContext,
+  type LotState,
+  type NowAct,
+} from '@ellop/core'
+import { Button } from 'antd'
+import { useState } from 'react'
+import { useBook } from '../book/bookStore'
+import { NumberField, readField } from '../controls/Field'
+import { HoldButton } from '../controls/HoldButton'
+import { useNote } from '../controls/useNote'
+import { Dial } from '../drawing/Dial'
+import { BathStrip } from './BathStrip'
+import { WayChoice } from './WayChoice'
+
+/** A leach: fresh water on it, the wait, pouring off. The timer is computed from when the bath began. */
+export function BathForm({
+  lot,
+  context,
+  act,
+}: {
+  lot: LotState
+  context: JudgeContext
+  act: Extract<NowAct, { kind: 'bath' }>
+}) {
+  const second = useBook((book) => book.second)
+  const { write, errorOf, otherError } = useNote()
+  const use = lotUse(lot, context.catalogue)
+  const protocol = use === undefined ? undefined : protocolOf(lot, use)
+  const planned = lotPlan(lot, context)?.steps.find(({ baths }) => baths !== undefined)
+  const [water, setWater] = useState(String(planned?.baths?.each_mL ?? Math.round(lot.mass_g * 4)))
+  const [temp, setTemp] = useState('')
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
+  const { running, endsAt } = act
+  const left_min = endsAt === null ? 0 : minutesBetween(second, endsAt)
+  const early = running !== null && left_min > 0
+  const pour = (fresh: boolean) => {
+    const read = { water_mL: readField(water), temp_C: temp.trim() === '' ? { value: null } : readField(temp) }
+    const wrong = Object.entries(read).flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))
+    setFaults(Object.fromEntries(wrong))
+    if (fresh && (!('value' in read.water_mL) || !('value' in read.temp_C))) return
+    void write(
+      {
+        type: 'bath-changed',
+        lot: lot.id,
+        protocol: protocol?.name ?? '',
+        step: act.step,
+        fresh:
+          fresh && 'value' in read.water_mL && 'value' in read.temp_C
+            ? { water_mL: read.water_mL.value, temp_C: read.temp_C.value }
+            : null,
+      },
+      fresh ? 'Fresh water on it' : 'Poured off',
+    )
+  }
+  return (
+    <div className="form">
+      <WayChoice lot={lot} context={context} />
+      <BathStrip lot={lot} step={act.step} least={act.least} minutes={act.minutes} now={context.now} />
+      {running !== null && endsAt !== null && (
+        <div className="run">
+          <Dial
+            left_s={(toMs(endsAt) - toMs(second)) / 1000}
+            of_s={Math.max(1, act.minutes * 60)}
+            caption={early ? `left of ${formatSpan(act.minutes)}` : `since ${formatSpan(act.minutes)} were over`}
+            above={formatVolume(running.water_mL)}
+          />
+          <p className="run-load">
+            {early
+              ? `Poured off before, this bath does not count. Stir now and then: still water is slower.`
+              : 'Long enough. Pour it off: the water goes away, it is bitter and no use for soup.'}
+          </p>
+        </div>
+      )}
+      <div className="form two">
+        <NumberField
+          label="Fresh water"
+          unit="mL"
+          value={water}
+          onChange={setWater}
+          error={faults['water_mL'] ?? errorOf('fresh')}
+        />
+        <NumberField
+          label="It is at"
+          unit="°C"
+          value={temp}
+          onChange={setTemp}
+          hint="may be left empty"
+          error={faults['temp_C']}
+        />
+      </div>
+      {otherError(['fresh']) !== undefined && (
+        <p className="refusal" role="alert">
+          {otherError(['fresh'])}
+        </p>
+      )}
+      <div className="acts">
+        {running === null ? (
+          <Button type="primary" size="large" onClick={() => pour(true)}>
+            {act.counted === 0 ? 'Pour the first water on' : 'Pour fresh water on'}
+          </Button>
+        ) : (
+          <>
+            <HoldButton tone={early ? 'early' : 'go'} onHold={() => pour(true)}>
+              {early ? 'Hold: change it early' : 'Hold: poured off, fresh water on'}
+            </HoldButton>
+            <Button size="large" onClick={() => pour(false)}>
+              Poured off, no fresh water
+            </Button>
+          </>
+        )}
+      </div>
+      <p className="caution">
+        Drinking water only, no warmer than the limit says: warm meal sours. Sour, fizzy or slimy: throw it away, do not
+        taste it.
+      </p>
+    </div>
+  )
+}
