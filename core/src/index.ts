@@ -40,6 +40,7 @@ export * from './lot/lotName'
 export * from './lot/lotPlan'
 export * from './lot/lotState'
 export * from './lot/kin'
+export * from './lot/recall'
 export * from './lot/packView'
 export * from './lot/partWord'
 export * from './lot/story'
@@ -57,6 +58,7 @@ export * from './treatment/progress'
 export * from './keep/dryTarget'
 export * from './keep/storage'
 export * from './meal/eaten'
+export * from './meal/illness'
 
 // Leaching and heat
 export * from './leach/leach'
@@ -65,5 +67,7 @@ export * from './heat/boil'
 
 // Edges: files and the command line
 export * from './exchange/bookFile'
+export * from './exchange/csv'
+export * from './exchange/upgrades'
 export * from './exchange/entrySchema'
 export * from './exchange/verbs'

@@ -1,27 +1,9 @@
-import {
-  addEntries,
-  CATALOGUE,
-  EMPTY_LOG,
-  propose,
-  stampEntry,
-  toMs,
-  type BookLog,
-  type Entry,
-  type EntryId,
-  type GroundNote,
-  type Instant,
-  type Saying,
-  type Stage,
-} from '@ellop/core'
-import { v7 } from 'uuid'
-import { seededBytes } from './seed'
+import type { Entry, GroundNote, Instant, Saying, Stage } from '@ellop/core'
+import { otherPlantsLastAutumn, otherPlantsThisSpring } from './otherPlants'
+import { makePen, minute, type Pen } from './pen'
 
-/** The name of the demonstration book; its entries never leave it. */
-export const DEMO_BOOK = 'demo'
 /** Its clock opens here: five past two on a Sunday in mid-May, in the kitchen's own time. */
 export const DEMO_OPENS_AT: Instant = '2027-05-16T14:05:00.000Z'
-const SEED = 1180
-const WRITER = { book: DEMO_BOOK, by: 'cook', device: 'hut' }
 
 const NETTLE = 'Urtica dioica'
 const SMALL_NETTLE = 'Urtica urens'
@@ -35,34 +17,12 @@ export function makeDemoBook(): readonly Entry[] {
   meetings(pen)
   firstTastes(pen)
   lastAutumn(pen)
+  otherPlantsLastAutumn(pen)
   lastTea(pen)
   yesterdayEvening(pen)
   thisMorning(pen)
+  otherPlantsThisSpring(pen)
   return pen.entries()
-}
-
-interface Pen {
-  /** Writes an entry that the core accepts at its moment; returns its id. */
-  readonly write: (at: Instant, saying: Saying) => EntryId
-  readonly entries: () => readonly Entry[]
-}
-
-function makePen(): Pen {
-  const random = seededBytes(SEED)
-  let log: BookLog = EMPTY_LOG
-  const written: Entry[] = []
-  return {
-    write(at, saying) {
-      const id = v7({ msecs: toMs(at), random: random(16), seq: written.length })
-      const entry = stampEntry(saying, WRITER, { id, at, noted: at })
-      const proposal = propose(entry, log, CATALOGUE, at)
-      if (!proposal.ok) throw new RangeError(`demo: ${saying.type} at ${at}: ${proposal.field}: ${proposal.message}`)
-      log = addEntries(log, [entry])
-      written.push(entry)
-      return id
-    },
-    entries: () => written,
-  }
 }
 
 function household({ write }: Pen): void {
@@ -142,8 +102,6 @@ function meetings({ write }: Pen): void {
   met('2026-08-02T18:00:00.000Z', SMALL_NETTLE, 'flowering')
   met('2027-05-01T16:40:00.000Z', SMALL_NETTLE, 'young')
 }
-
-const minute = (day: string, time: string) => `${day}T${time}:00.000Z`
 
 /** A lot from weighing in to sorting, with the tells that clear it; picked at twenty to the hour given. */
 function bringIn(

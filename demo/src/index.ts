@@ -1,1 +1,2 @@
-export { DEMO_BOOK, DEMO_OPENS_AT, makeDemoBook } from './demoBook'
+export { DEMO_OPENS_AT, makeDemoBook } from './demoBook'
+export { DEMO_BOOK } from './pen'

@@ -1,13 +1,15 @@
 import Joi from 'joi'
 import type { Entry } from '../log/entries'
-import { compareEntries, inOrder, type BookLog } from '../log/fold'
+import { compareEntries, EMPTY_LOG, inOrder, type BookLog } from '../log/fold'
 import type { Instant } from '../quantity/instant'
 import { check } from './check'
 import { entryAlternatives, readEntry } from './entrySchema'
+import { ENTRY_VERSION, upgradeEntry } from './upgrades'
 import { count, id, instant, strictObject, text } from './shapes'
 
 export const BOOK_FORMAT = 'ellop-book'
-export const BOOK_VERSION = 1
+/** The version of the file is that of the entries in it. */
+export const BOOK_VERSION = ENTRY_VERSION
 export const LARGEST_FILE_BYTES = 100 * 1024 * 1024
 
 /** A whole book as one open document. */
@@ -61,7 +63,33 @@ export function writeBook(input: {
  * a newer version, of another book, holds a malformed entry, or tells an entry that is known here differently.
  */
 export function readBook(content: string, into: { readonly book: string; readonly log: BookLog }): ImportReading {
-  const no = (message: string): ImportReading => ({ ok: false, message: `${message} Nothing was added.` })
+  const file = openFile(content)
+  if (!file.ok) return file
+  if (file.value.book !== into.book)
+    return no(
+      `The file is the book “${file.value.book}”; the one open here is “${into.book}”. Books are not mixed: open it beside yours.`,
+    )
+  return readEntries(file.value, into)
+}
+
+/**
+ * Reads somebody else's book, to be opened beside one's own and only read. Refused when it is one's own (that is imported)
+ * or the demonstration (that is there already), and in all cases in which {@link readBook} refuses a file.
+ */
+export function readOtherBook(content: string, own: { readonly books: readonly string[] }): ImportReading {
+  const file = openFile(content)
+  if (!file.ok) return file
+  if (own.books.includes(file.value.book)) return no('This is a book of yours that is here already: import it instead.')
+  return readEntries(file.value, { book: file.value.book, log: EMPTY_LOG })
+}
+
+function no(message: string): { readonly ok: false; readonly message: string } {
+  return { ok: false, message: `${message} Nothing was added.` }
+}
+
+function openFile(
+  content: string,
+): { readonly ok: true; readonly value: BookFile } | { readonly ok: false; readonly message: string } {
   // A UTF-16 unit is at least one byte of UTF-8: a file that passes here may still be refused by its size on disk.
   if (content.length > LARGEST_FILE_BYTES) return no('The file is larger than 100 MB.')
   const document = parse(content)
@@ -80,21 +108,15 @@ export function readBook(content: string, into: { readonly book: string; readonl
     return no(
       `The file is of version ${file.version} and this program reads up to ${BOOK_VERSION}. Bring the program up to date first.`,
     )
-  if (file.book !== into.book)
-    return no(`The file is the book “${file.book}”; the one open here is “${into.book}”. Books are not mixed.`)
   if (file.count !== file.entries.length)
     return no(`The file says ${file.count} entries and holds ${file.entries.length}: it is cut off.`)
-  return readEntries(file, into, no)
+  return { ok: true, value: file }
 }
 
-function readEntries(
-  file: BookFile,
-  { book, log }: { book: string; log: BookLog },
-  no: (message: string) => ImportReading,
-): ImportReading {
+function readEntries(file: BookFile, { book, log }: { readonly book: string; readonly log: BookLog }): ImportReading {
   const fresh = new Map<string, Entry>()
   for (const [index, document] of file.entries.entries()) {
-    const read = readEntry(document)
+    const read = readEntry(upgradeEntry(document, file.version))
     if (!read.ok) return no(`Entry ${index + 1}: ${read.path} ${read.message}.`)
     const entry = read.value
     if (entry.book !== book) return no(`Entry ${index + 1} belongs to the book “${entry.book}”.`)

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from '../flora/records'
 import { foldLog, inOrder } from '../log/fold'
 import { cook, household, Pen } from '../test/pen'
-import { bookJsonSchema, readBook, writeBook } from './bookFile'
+import { BOOK_VERSION, bookJsonSchema, readBook, writeBook } from './bookFile'
 import { readEntry } from './entrySchema'
 import { readTaxon } from './taxonSchema'
 import { answerVerb, listVerbs, verbJsonSchema } from './verbs'
@@ -92,13 +92,13 @@ describe('the book as a file', () => {
     ],
     [
       'a newer version',
-      () => changed((document) => (document['version'] = 2)),
-      'The file is of version 2 and this program reads up to 1. Bring the program up to date first. Nothing was added.',
+      () => changed((document) => (document['version'] = BOOK_VERSION + 1)),
+      `The file is of version ${BOOK_VERSION + 1} and this program reads up to ${BOOK_VERSION}. Bring the program up to date first. Nothing was added.`,
     ],
     [
       'another book',
       () => changed((document) => (document['book'] = 'own')),
-      'The file is the book “own”; the one open here is “test”. Books are not mixed. Nothing was added.',
+      'The file is the book “own”; the one open here is “test”. Books are not mixed: open it beside yours. Nothing was added.',
     ],
     [
       'an entry of another book',

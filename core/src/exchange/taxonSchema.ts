@@ -72,6 +72,7 @@ const step = Joi.object({
 const use = Joi.object({
   part: part().required(),
   alsoCalled: list(part()),
+  called: text(),
   stage: stage().required(),
   verdict: Joi.valid('raw-ok', 'cook', 'leach-then-cook', 'flavouring-only', 'never').required(),
   whyNever: Joi.when('verdict', { is: 'never', then: text().required(), otherwise: Joi.forbidden() }),

@@ -50,6 +50,8 @@ export interface Use {
   readonly part: Part
   /** Parts by which a cook may call the same picking (the leaf of a leafy top). */
   readonly alsoCalled?: readonly Part[]
+  /** What the picking is called in the kitchen, where that is not the plant's name (acorns). */
+  readonly called?: string
   readonly stage: Stage
   readonly verdict: 'raw-ok' | 'cook' | 'leach-then-cook' | 'flavouring-only' | 'never'
   /** For `never`: the reason, and what is food instead. */

@@ -43,8 +43,9 @@ export function countingTells(lot: LotState): readonly TellFact[] {
 export function meetingDays(taxon: Taxon, { book, now }: Pick<Moment, 'book' | 'now'>): number {
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
   const names = [taxon.scientificName, ...taxon.synonyms]
-  const days = book.house.meetings
-    .filter(({ taxon: met, at }) => names.includes(met) && at <= now)
+  const days = names
+    .flatMap((name) => book.house.meetings[name] ?? [])
+    .filter(({ at }) => at <= now)
     .map(({ at }) => dayOf(at, timeZone))
   return new Set(days).size
 }

@@ -8,9 +8,9 @@ import {
   isLotEntry,
   lotsTouched,
   type Entry,
-  type HouseEntry,
 } from './entries'
 import type { EntryId, LotId } from './entry'
+import { EntryIndex } from './entryIndex'
 import { EMPTY_HOUSE, type HouseState } from './houseState'
 
 /** All that is computed from a log before any judging. */
@@ -23,12 +23,14 @@ export interface BookState {
 
 /** A log sharded by family of lots, with the state of each shard. Adding entries folds only the shards they touch. */
 export interface BookLog {
-  readonly entries: ReadonlyMap<EntryId, Entry>
+  readonly entries: EntryIndex
   readonly struck: ReadonlySet<EntryId>
   /** Strike-outs by what they strike. */
   readonly strikers: ReadonlyMap<EntryId, readonly EntryId[]>
   /** Entries of each shard, in order. */
   readonly shards: ReadonlyMap<ShardId, readonly Entry[]>
+  /** The household after every so many of its entries: dated back, it is folded again only from there on. */
+  readonly checkpoints: readonly HouseState[]
   readonly state: BookState
 }
 
@@ -37,10 +39,11 @@ type ShardId = string
 const HOUSE = 'house'
 
 export const EMPTY_LOG: BookLog = {
-  entries: new Map(),
+  entries: EntryIndex.EMPTY,
   struck: new Set(),
   strikers: new Map(),
   shards: new Map(),
+  checkpoints: [],
   state: { house: EMPTY_HOUSE, lots: new Map(), families: new Map() },
 }
 
@@ -56,11 +59,16 @@ export function compareEntries(a: Entry, b: Entry): number {
 export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   const fresh = [...new Map(added.map((entry) => [entry.id, entry])).values()].filter(({ id }) => !log.entries.has(id))
   if (fresh.length === 0) return log
-  const entries = new Map(log.entries)
-  for (const entry of fresh) entries.set(entry.id, entry)
+  const entries = log.entries.with(fresh)
   const strikers = addStrikers(log.strikers, fresh)
-  const struck = struckIds(entries, strikers)
-  const changedByStrikes = [...struck, ...log.struck].filter((id) => struck.has(id) !== log.struck.has(id))
+  const struck =
+    strikers === log.strikers && fresh.every(({ id }) => !strikers.has(id)) ? log.struck : struckIds(entries, strikers)
+  const turned =
+    struck === log.struck
+      ? []
+      : [...struck, ...log.struck]
+          .filter((id) => struck.has(id) !== log.struck.has(id))
+          .flatMap((id) => entries.get(id) ?? [])
   const families = joinFamilies(log.state.families, fresh)
   const shards = new Map(log.shards)
   mergeShards(shards, log.state.families, families, fresh)
@@ -72,12 +80,21 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
     else more.push(entry)
   }
   for (const [shard, more] of grown) shards.set(shard, withMore(shards.get(shard) ?? [], more))
-  const touched = new Set(grown.keys())
-  for (const id of changedByStrikes) {
-    const entry = entries.get(id)
-    if (entry !== undefined) touched.add(shardOf(entry, families))
+  const changed = [...fresh, ...turned]
+  const touched = new Set(changed.map((entry) => shardOf(entry, families)))
+  const lots = new Map(log.state.lots)
+  for (const shard of touched) if (shard !== HOUSE) foldFamily(lots, shards.get(shard) ?? [], struck)
+  const household = touched.has(HOUSE)
+    ? foldHouse(log, shards.get(HOUSE) ?? [], struck, changed)
+    : { house: log.state.house, checkpoints: log.checkpoints }
+  return {
+    entries,
+    struck,
+    strikers,
+    shards,
+    checkpoints: household.checkpoints,
+    state: { house: household.house, lots, families },
   }
-  return { entries, struck, strikers, shards, state: foldShards(log.state, families, shards, struck, touched) }
 }
 
 /** A log folded from scratch. */
@@ -139,33 +156,56 @@ function mergeShards(
   }
 }
 
-function foldShards(
-  before: BookState,
-  families: BookState['families'],
-  shards: BookLog['shards'],
+/** A checkpoint every so many entries of the household. */
+const CHECKPOINT_EVERY = 200
+
+/** The household, folded on from the last checkpoint before the first of its entries that changed. */
+function foldHouse(
+  log: BookLog,
+  shard: readonly Entry[],
   struck: ReadonlySet<EntryId>,
-  touched: ReadonlySet<ShardId>,
-): BookState {
-  const lots = new Map(before.lots)
-  let house = before.house
-  for (const shard of touched) {
-    const standing = (shards.get(shard) ?? []).filter((entry) => !struck.has(entry.id))
-    if (shard === HOUSE)
-      house = standing
-        .filter(isHouseEntry)
-        .reduce<HouseState>((state, entry: HouseEntry) => applyHouse(state, entry), EMPTY_HOUSE)
-    else foldFamily(lots, shards.get(shard) ?? [], standing)
+  changed: readonly Entry[],
+): { readonly house: HouseState; readonly checkpoints: readonly HouseState[] } {
+  const first = changed
+    .filter(isHouseEntry)
+    .reduce<Entry | undefined>(
+      (least, entry) => (least === undefined || compareEntries(entry, least) < 0 ? entry : least),
+      undefined,
+    )
+  if (first === undefined) return { house: log.state.house, checkpoints: log.checkpoints }
+  const from = positionOf(first, shard)
+  const kept = log.checkpoints.slice(0, Math.floor(from / CHECKPOINT_EVERY))
+  const checkpoints = [...kept]
+  let house = kept.at(-1) ?? EMPTY_HOUSE
+  for (let index = kept.length * CHECKPOINT_EVERY; index < shard.length; index += 1) {
+    const entry = shard[index]
+    if (entry !== undefined && isHouseEntry(entry) && !struck.has(entry.id)) house = applyHouse(house, entry)
+    if ((index + 1) % CHECKPOINT_EVERY === 0) checkpoints.push(house)
   }
-  return { house, lots, families }
+  return { house, checkpoints }
 }
 
-function foldFamily(lots: Map<LotId, LotState>, all: readonly Entry[], standing: readonly Entry[]): void {
+/** Where an entry stands in a shard, by halving. */
+function positionOf(entry: Entry, shard: readonly Entry[]): number {
+  let low = 0
+  let high = shard.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    const there = shard[middle]
+    if (there !== undefined && compareEntries(there, entry) < 0) low = middle + 1
+    else high = middle
+  }
+  return low
+}
+
+function foldFamily(lots: Map<LotId, LotState>, shard: readonly Entry[], struck: ReadonlySet<EntryId>): void {
   const family = new Map<LotId, LotState>()
-  for (const entry of standing) {
+  for (const entry of shard) {
+    if (struck.has(entry.id)) continue
     if (isLotEntry(entry)) family.set(entry.lot, applyLot(family.get(entry.lot) ?? emptyLot(entry.lot), entry))
     else if (isLineageEntry(entry)) applyLineage(family, entry)
   }
-  for (const lot of new Set(all.flatMap(lotsTouched))) {
+  for (const lot of new Set(shard.flatMap(lotsTouched))) {
     const state = family.get(lot)
     if (state === undefined) lots.delete(lot)
     else lots.set(lot, state)
@@ -184,7 +224,7 @@ function addStrikers(before: BookLog['strikers'], fresh: readonly Entry[]): Book
  * The entries taken out of account: those named by a strike-out that itself stands. Striking out a strike-out restores.
  * A ring of strike-outs, which only a forged file can hold, takes nothing out.
  */
-function struckIds(entries: ReadonlyMap<EntryId, Entry>, strikers: BookLog['strikers']): ReadonlySet<EntryId> {
+function struckIds(entries: EntryIndex, strikers: BookLog['strikers']): ReadonlySet<EntryId> {
   const known = new Map<EntryId, boolean>()
   const isStruck = (id: EntryId, path: ReadonlySet<EntryId>): boolean => {
     const settled = known.get(id)

@@ -9,7 +9,8 @@ export interface HouseState {
   readonly kitchens: readonly KitchenFact[]
   readonly patches: Readonly<Record<PatchId, PatchState>>
   readonly eaters: Readonly<Record<EaterId, EaterState>>
-  readonly meetings: readonly { readonly taxon: string; readonly at: Instant; readonly stage: string }[]
+  /** Days on which a plant was met, by the name it was noted under. */
+  readonly meetings: Readonly<Record<string, readonly { readonly at: Instant; readonly stage: string }[]>>
   readonly recalls: readonly Recall[]
   readonly ill: readonly { readonly eater: EaterId; readonly symptoms: string; readonly at: Instant }[]
   readonly numbers: HelpNumbers | null
@@ -68,7 +69,7 @@ export const EMPTY_HOUSE: HouseState = {
   kitchens: [],
   patches: {},
   eaters: {},
-  meetings: [],
+  meetings: {},
   recalls: [],
   ill: [],
   numbers: null,

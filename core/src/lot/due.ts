@@ -57,6 +57,11 @@ function shortAct(kind: ReturnType<typeof doNow>['act']['kind']): string {
       return 'press, weigh'
     case 'serve-or-pack':
       return 'serve or pack'
+    case 'bath':
+      return 'change the water'
+    case 'crumb':
+      return 'taste a crumb'
+    case 'see-step':
     case 'begin-load':
       return 'make safe'
     case 'sort':

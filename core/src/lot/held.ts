@@ -2,10 +2,11 @@ import { shutFor } from '../gates/acts'
 import { packAsLot } from '../gates/judge'
 import type { Gate, JudgeContext } from '../gates/verdict'
 import type { EaterId, EntryId, LotId, PackId } from '../log/entry'
-import { addEntries, type BookLog } from '../log/fold'
+import { addEntries, type BookLog, type BookState } from '../log/fold'
+import { addDays } from '../quantity/instant'
 import type { Struck } from '../log/entries/struck'
 import { gateViews, type GateView } from './gateView'
-import { isBegun } from './lotState'
+import { isBegun, type LotState } from './lotState'
 import { packView } from './packView'
 
 /** Food whose gates have shut behind it: packs to hold back and people who have eaten. */
@@ -20,6 +21,9 @@ export interface HeldFood {
   }[]
 }
 
+/** Servings are looked back upon for so many days; a recall goes back without end. */
+const HELD_DAYS = 60
+
 /** Gates that speak of the food itself, not of the moment or the table: those that can shut behind a serving. */
 const FOOD_GATES: readonly Gate[] = ['identity', 'ground', 'sort', 'makeSafe']
 
@@ -27,8 +31,8 @@ const FOOD_GATES: readonly Gate[] = ['identity', 'ground', 'sort', 'makeSafe']
  * Every pack with something left and every serving of the last so many days whose food is not, by what is known now, behind
  * open gates. Servings stay facts: they are listed, never undone.
  */
-export function heldFood(context: JudgeContext): HeldFood {
-  const lots = [...context.book.lots.values()]
+export function heldFood(context: JudgeContext, lots: readonly LotState[] = [...context.book.lots.values()]): HeldFood {
+  const since = addDays(context.now, -HELD_DAYS)
   return {
     packs: lots.flatMap((lot) =>
       lot.packs
@@ -39,6 +43,7 @@ export function heldFood(context: JudgeContext): HeldFood {
     ),
     servings: lots.flatMap((lot) =>
       lot.servings.flatMap(({ entry, dish, portions, lotThen, pack, at }) => {
+        if (at < since) return []
         const source = lot.packs.find(({ id }) => id === pack)
         const food =
           source === undefined
@@ -72,9 +77,12 @@ export function strikePreview(log: BookLog, strike: Struck, context: Omit<JudgeC
   const after = addEntries(log, [strike])
   const before = { ...context, book: log.state }
   const then = { ...context, book: after.state }
-  const lots = [...log.state.lots.keys()]
-  const held = heldFood(then)
-  const heldBefore = heldFood(before)
+  // Only what the strike-out folds anew can change; all of it where it strikes an entry of the household.
+  const whole = log.state.house !== after.state.house
+  const lots = [...log.state.lots.keys()].filter((id) => whole || log.state.lots.get(id) !== after.state.lots.get(id))
+  const some = (state: BookState) => lots.flatMap((id) => state.lots.get(id) ?? [])
+  const held = heldFood(then, some(after.state))
+  const heldBefore = heldFood(before, some(log.state))
   return {
     gates: lots.flatMap((id) => {
       const was = log.state.lots.get(id)

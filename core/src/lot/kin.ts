@@ -20,9 +20,12 @@ function rootsOf(lot: LotState): readonly string[] {
 
 /** Recalls that reach this lot: of its patch, of itself, or of any lot or pack that it came out of. */
 export function recallsOf(lot: LotState, book: BookState): readonly Recall[] {
-  return book.house.recalls.length === 0
-    ? []
-    : book.house.recalls.filter((recall) => reaches(recall, lot, book, new Set()))
+  return book.house.recalls.length === 0 ? [] : book.house.recalls.filter((recall) => recallReaches(recall, lot, book))
+}
+
+/** Whether a recall reaches a lot, or the pack of it that `asPack` names. */
+export function recallReaches(recall: Recall, lot: LotState, book: BookState): boolean {
+  return reaches(recall, lot, book, new Set())
 }
 
 function reaches(recall: Recall, lot: LotState, book: BookState, seen: Set<string>): boolean {

@@ -4,6 +4,7 @@ import { kitchenAt } from '../log/houseState'
 import type { BookState } from '../log/fold'
 import { dayOf, fromMs } from '../quantity/instant'
 import { strandsOf, type LotState } from './lotState'
+import { lotUse } from '../treatment/batchUse'
 import { partWord } from './partWord'
 
 /** How a lot is called on screen; a batch by all that is in it. */
@@ -11,11 +12,14 @@ export function lotName(
   lot: LotState,
   { book, catalogue }: JudgeContext,
 ): { readonly title: string; readonly scientificName: string; readonly patch: string } {
-  const strands = strandsOf(lot).flatMap(({ lot: { weighedIn } }) => (weighedIn === null ? [] : [weighedIn]))
-  const named = strands.map((weighedIn) => {
+  const strands = strandsOf(lot).flatMap(({ lot: strand }) =>
+    strand.weighedIn === null ? [] : [{ strand, weighedIn: strand.weighedIn }],
+  )
+  const named = strands.map(({ strand, weighedIn }) => {
+    const called = lotUse(strand, catalogue)?.called
     const taxon = findTaxon(catalogue, weighedIn.taxon)
     return {
-      title: taxon === undefined ? weighedIn.taxon : `${commonName(taxon)} ${partWord(weighedIn.part)}`,
+      title: called ?? (taxon === undefined ? weighedIn.taxon : `${commonName(taxon)} ${partWord(weighedIn.part)}`),
       scientificName: taxon?.scientificName ?? weighedIn.taxon,
       patch: book.house.patches[weighedIn.patch]?.name ?? 'a patch not named yet',
     }

@@ -2,7 +2,9 @@ import { Button, Spin } from 'antd'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { Navigate, Route, Routes } from 'react-router'
 import { BasketPlace } from '../basket/BasketPlace'
+import { DEMO_BOOK } from '../book/books'
 import { useBook } from '../book/bookStore'
+import { WelcomePlace } from '../books/WelcomePlace'
 import { SoonPlace } from '../soon/SoonPlace'
 import { DueBar } from './DueBar'
 import { KeyList, useKeys } from './keys'
@@ -12,6 +14,9 @@ const LotPlace = lazy(() => import('../lot/LotPlace'))
 const TablePlace = lazy(() => import('../table/TablePlace'))
 const LarderPlace = lazy(() => import('../larder/LarderPlace'))
 const NotebookPlace = lazy(() => import('../notebook/NotebookPlace'))
+const BooksPlace = lazy(() => import('../books/BooksPlace'))
+const IllPlace = lazy(() => import('../ill/IllPlace'))
+const RecallPlace = lazy(() => import('../recall/RecallPlace'))
 
 /** The shell: the path on top, a place, the due list along the bottom. Nothing is shown as food before the book is read. */
 export function App() {
@@ -21,7 +26,8 @@ export function App() {
   const [keysShown, setKeysShown] = useState(false)
   useKeys(() => setKeysShown(true))
   useEffect(() => {
-    if (status === 'loading') void open()
+    // A stranger at the front door is asked; whoever comes by a link to a place sees the demonstration there.
+    if (status === 'loading') void open(undefined, window.location.pathname === '/' ? undefined : DEMO_BOOK)
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the book is opened once
   }, [])
   return (
@@ -41,6 +47,7 @@ export function App() {
             </Button>
           </section>
         )}
+        {status === 'choosing' && <WelcomePlace />}
         {status === 'ready' && (
           <Suspense fallback={<Waiting />}>
             <Routes>
@@ -61,6 +68,9 @@ export function App() {
               />
               <Route path="/table" element={<TablePlace />} />
               <Route path="/larder" element={<LarderPlace />} />
+              <Route path="/books" element={<BooksPlace />} />
+              <Route path="/ill" element={<IllPlace />} />
+              <Route path="/recall" element={<RecallPlace />} />
               <Route path="/notebook" element={<NotebookPlace />} />
               <Route path="*" element={<SoonPlace name="Nothing here" tells="no place of that name" />} />
             </Routes>

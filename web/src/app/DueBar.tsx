@@ -21,6 +21,7 @@ const SHOWN = 4
 export function DueBar() {
   const context = useJudgeContext()
   const windTo = useBook((book) => book.windTo)
+  const isDemo = useBook(({ book }) => book.kind === 'demo')
   const items = useMemo(() => dueList(context), [context])
   const later = useMemo(() => dueList(context, 24 * 400).find(({ at }) => at > context.now), [context])
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
@@ -36,22 +37,28 @@ export function DueBar() {
     <footer className="due-bar" aria-label="Due">
       <div className="due-clock">
         <strong>Due</strong>
-        <Dropdown
-          trigger={['click']}
-          placement="topLeft"
-          menu={{
-            items: winds.map(({ key, label }) => ({ key, label })),
-            onClick: ({ key }) => void windTo(winds.find((each) => each.key === key)?.to ?? now),
-          }}
-        >
-          <Button
-            type="text"
-            className="clock-button"
-            aria-label={`The demonstration’s clock: ${formatDay(now, timeZone)}, ${timeOf(now, timeZone)}. Wind it forward.`}
+        {isDemo ? (
+          <Dropdown
+            trigger={['click']}
+            placement="topLeft"
+            menu={{
+              items: winds.map(({ key, label }) => ({ key, label })),
+              onClick: ({ key }) => void windTo(winds.find((each) => each.key === key)?.to ?? now),
+            }}
           >
-            {formatDay(now, timeZone)}, {timeOf(now, timeZone)} ▸
-          </Button>
-        </Dropdown>
+            <Button
+              type="text"
+              className="clock-button"
+              aria-label={`The demonstration’s clock: ${formatDay(now, timeZone)}, ${timeOf(now, timeZone)}. Wind it forward.`}
+            >
+              {formatDay(now, timeZone)}, {timeOf(now, timeZone)} ▸
+            </Button>
+          </Dropdown>
+        ) : (
+          <span className="clock-button">
+            {formatDay(now, timeZone)}, {timeOf(now, timeZone)}
+          </span>
+        )}
       </div>
       {items.length === 0 ? (
         <p className="due-none">Nothing is due in the next twelve hours.</p>

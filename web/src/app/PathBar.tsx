@@ -9,6 +9,7 @@ export function PathBar() {
   const { book, now } = useJudgeContext()
   const ready = useBook(({ status }) => status === 'ready')
   const { pathname } = useLocation()
+  const open = useBook(({ book: current }) => current)
   const kitchen = ready ? kitchenAt(book.house, now) : undefined
   return (
     <header className="path-bar">
@@ -38,8 +39,19 @@ export function PathBar() {
             {kitchen.elevation_m.toLocaleString('en-GB')} m · water boils at{' '}
             {formatTemp(boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C)}
           </span>
-          <span className="demo-note">Demonstration book</span>
+          <NavLink to="/books" className="demo-note">
+            {open.kind === 'demo'
+              ? 'Demonstration book'
+              : open.kind === 'guest'
+                ? 'Somebody else’s, only read'
+                : 'Your book'}
+          </NavLink>
         </p>
+      )}
+      {ready && (
+        <NavLink to="/ill" className="ill-link">
+          Somebody is ill
+        </NavLink>
       )}
     </header>
   )

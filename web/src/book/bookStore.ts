@@ -2,13 +2,16 @@ import {
   addEntries,
   CATALOGUE,
   EMPTY_LOG,
+  foldLog,
   fromMs,
   propose,
   readBook,
   readEntry,
+  readOtherBook,
   stampEntry,
   toMs,
   writeBook,
+  writeEntriesCsv,
   type BookLog,
   type Entry,
   type ImportReading,
@@ -20,12 +23,10 @@ import {
 import { v7 } from 'uuid'
 import { useMemo } from 'react'
 import { create } from 'zustand'
-import { bookNow, setClock, type ClockSetting } from './clock'
-import { openStorage, type BookStorage } from './db'
+import { addBook, chooseBook, DEMO_BOOK, forgetBook, listBooks, type BookRow } from './books'
+import { bookNow, machineMs, setClock, type ClockSetting } from './clock'
+import { deleteStorage, openStorage, type BookStorage } from './db'
 
-/** The only book that there is for now: the demonstration. */
-const BOOK = 'demo'
-const WRITER = { book: BOOK, by: 'cook', device: 'this-browser' }
 const TICK_ms = 1000
 
 /** What came of noting something: noted, or the field and one sentence. What was typed stays in the form. */
@@ -33,20 +34,38 @@ export type Noted =
   | { readonly ok: true; readonly entry: Entry }
   | { readonly ok: false; readonly field: string; readonly message: string }
 
+export interface NewBook {
+  readonly kitchen: string
+  readonly elevation_m: number
+  readonly eaters: readonly string[]
+  readonly timeZone: string
+}
+
 interface BookStore {
-  readonly status: 'loading' | 'ready' | 'failed'
+  readonly status: 'loading' | 'choosing' | 'ready' | 'failed'
   readonly failure: string
+  readonly book: BookRow
+  readonly books: readonly BookRow[]
   readonly log: BookLog
   readonly clock: ClockSetting
+  /** When it was last saved to a file, on the machine's clock; undefined: never. */
+  readonly savedAt: number | undefined
   /** The moment that screens judge by: renewed every minute and after every entry. */
   readonly minute: Instant
   /** The moment to the second, for countdowns. */
   readonly second: Instant
-  readonly open: () => Promise<void>
+  /** Opens the wanted book, else the one open last, else the fallback; without any of them the cook chooses. */
+  readonly open: (wanted?: string, fallback?: string) => Promise<void>
+  readonly startOwn: (answers: NewBook) => Promise<void>
+  readonly closeGuest: () => Promise<void>
   readonly note: (saying: Saying, at?: Instant) => Promise<Noted>
   readonly windTo: (instant: Instant) => Promise<void>
   readonly exportText: () => string
+  readonly exportCsv: () => string
+  readonly noteSaved: () => Promise<void>
   readonly readImport: (content: string) => ImportReading
+  readonly readGuest: (content: string) => ImportReading
+  readonly openGuest: (book: string, entries: readonly Entry[]) => Promise<void>
   readonly takeImport: (entries: readonly Entry[]) => Promise<Noted>
   readonly clearBook: () => Promise<void>
   /** Adds the demonstration's entries that are not there. */
@@ -54,6 +73,8 @@ interface BookStore {
 }
 
 let storage: BookStorage | undefined
+let channel: BroadcastChannel | undefined
+let ticking = false
 const requireStorage = (): BookStorage => {
   if (storage === undefined) throw new RangeError('bookStore: expected the book to be open')
   return storage
@@ -61,46 +82,74 @@ const requireStorage = (): BookStorage => {
 
 const CANNOT_STORE =
   'The browser could not store it, so it is not noted. What you typed is still here: make room, or try again.'
+const ONLY_READ = 'This is somebody else’s book: it is only read. Go back to your own to note something.'
+
+const DEMO_ROW: BookRow = { id: DEMO_BOOK, name: 'Demonstration', kind: 'demo' }
 
 /** The book on screen: one way only, from entry to log to fold to selectors to screen. */
 export const useBook = create<BookStore>((set, get) => ({
   status: 'loading',
   failure: '',
+  book: DEMO_ROW,
+  books: [DEMO_ROW],
   log: EMPTY_LOG,
   clock: { book_ms: 0, machine_ms: 0 },
+  savedAt: undefined,
   minute: fromMs(0),
   second: fromMs(0),
-
-  async open() {
+  async open(wanted, fallback) {
     try {
-      storage = openStorage(BOOK)
-      const found = await storage.load()
-      const demo = found.seeded && found.clock !== undefined ? undefined : await import('@ellop/demo')
-      const clock = found.clock ?? setClock(toMs(demo?.DEMO_OPENS_AT ?? fromMs(0)))
-      if (found.clock === undefined) await storage.setClock(clock)
-      const fresh = found.seeded || demo === undefined ? [] : missingFrom(found.entries, demo.makeDemoBook())
-      if (!found.seeded) await storage.appendAll(fresh, true)
-      const now = bookNow(clock)
-      set({
-        status: 'ready',
-        log: addEntries(EMPTY_LOG, [...found.entries, ...fresh]),
-        clock,
-        minute: now,
-        second: now,
-      })
-      setInterval(() => tick(set, get), TICK_ms)
+      const { books, current } = await listBooks()
+      const id = wanted ?? current ?? fallback
+      const book = books.find((each) => each.id === id)
+      set({ books })
+      if (book === undefined) return set({ status: 'choosing' })
+      if (wanted !== undefined) await chooseBook(book.id)
+      await openBook(book, set, get)
     } catch (fault) {
-      set({
-        status: 'failed',
-        failure: `The book could not be opened: ${fault instanceof Error ? fault.message : String(fault)}. Nothing in it was changed.`,
-      })
+      set({ status: 'failed', failure: couldNot(fault) })
     }
   },
-
+  async startOwn({ kitchen, elevation_m, eaters, timeZone }) {
+    const book: BookRow = { id: `own-${v7().slice(-12)}`, name: kitchen, kind: 'own' }
+    const now = fromMs(machineMs())
+    const stamp = (saying: Saying) => stampEntry(saying, writerOf(book), { id: v7(), at: now, noted: now })
+    const first = [
+      stamp({
+        type: 'kitchen-set',
+        kitchen: {
+          name: kitchen,
+          elevation_m,
+          timeZone,
+          burner: { power_W: 2000, efficiency: 0.55 },
+          pots_mL: [5000],
+          waterTemp_C: 12,
+          ice_g: 0,
+        },
+      }),
+      ...eaters.map((name, index) =>
+        stamp({ type: 'eater-noted', eater: { id: `eater-${index + 1}`, name, kind: 'adult', sensitivities: null } }),
+      ),
+    ]
+    const made = openStorage(book.id)
+    await made.appendAll(first, true)
+    made.close()
+    await addBook(book)
+    await get().open(book.id)
+  },
+  async closeGuest() {
+    const { book, books } = get()
+    if (book.kind !== 'guest') return
+    await forgetBook(book.id)
+    storage?.close()
+    await deleteStorage(book.id)
+    await get().open(books.find(({ kind }) => kind === 'own')?.id ?? DEMO_BOOK)
+  },
   async note(saying, at) {
-    const { clock, log } = get()
+    const { clock, log, book } = get()
+    if (book.kind === 'guest') return { ok: false, field: '', message: ONLY_READ }
     const now = bookNow(clock)
-    const entry = stampEntry(saying, WRITER, { id: v7({ msecs: toMs(now) }), at: at ?? now, noted: now })
+    const entry = stampEntry(saying, writerOf(book), { id: v7({ msecs: toMs(now) }), at: at ?? now, noted: now })
     const read = readEntry(entry)
     if (!read.ok)
       return {
@@ -115,53 +164,125 @@ export const useBook = create<BookStore>((set, get) => ({
     } catch {
       return { ok: false, field: '', message: CANNOT_STORE }
     }
+    tellOtherTabs([entry])
     // Another entry may have been noted while this one was being stored.
     set({ log: addEntries(get().log, [entry]), minute: now, second: now })
     return { ok: true, entry }
   },
-
   async windTo(instant) {
+    if (get().book.kind !== 'demo') return
     const clock = setClock(toMs(instant))
     await requireStorage().setClock(clock)
     set({ clock, minute: instant, second: instant })
   },
-
   exportText() {
-    const { log, clock } = get()
-    return writeBook({ book: BOOK, log, exportedAt: bookNow(clock), catalogueRevision: CATALOGUE.revision })
+    const { log, clock, book } = get()
+    return writeBook({ book: book.id, log, exportedAt: bookNow(clock), catalogueRevision: CATALOGUE.revision })
   },
-
-  readImport: (content) => readBook(content, { book: BOOK, log: get().log }),
-
+  exportCsv: () => writeEntriesCsv(get().log, CATALOGUE),
+  async noteSaved() {
+    const savedAt = machineMs()
+    await requireStorage().setSavedAt(savedAt)
+    set({ savedAt })
+  },
+  readImport: (content) => readBook(content, { book: get().book.id, log: get().log }),
+  readGuest: (content) =>
+    readOtherBook(content, {
+      books: [DEMO_BOOK, ...get().books.flatMap(({ id, kind }) => (kind === 'own' ? [id] : []))],
+    }),
+  async openGuest(id, entries) {
+    const name = foldLog(entries).state.house.kitchens.at(-1)?.name ?? 'a kitchen without a name'
+    const book: BookRow = { id, name, kind: 'guest' }
+    await deleteStorage(id)
+    const made = openStorage(id)
+    await made.appendAll(entries, true)
+    made.close()
+    await addBook(book)
+    await get().open(id)
+  },
   async takeImport(entries) {
     const [first] = entries
     if (first === undefined) return { ok: false, field: '', message: 'There is nothing new in it.' }
+    if (get().book.kind === 'guest') return { ok: false, field: '', message: ONLY_READ }
     try {
       await requireStorage().appendAll(entries)
     } catch {
       return { ok: false, field: '', message: CANNOT_STORE }
     }
+    tellOtherTabs(entries)
     set({ log: addEntries(get().log, entries), minute: bookNow(get().clock) })
     return { ok: true, entry: first }
   },
-
   async clearBook() {
     await requireStorage().clear()
     set({ log: EMPTY_LOG, minute: bookNow(get().clock) })
+    channel?.postMessage({ cleared: true })
   },
-
   async pourDemo() {
     const { makeDemoBook } = await import('@ellop/demo')
     return get().takeImport(missingFrom([...get().log.entries.values()], makeDemoBook()))
   },
 }))
 
+type Set = (part: Partial<BookStore>) => void
+
+/** Opens one book: its store, its clock, the other tabs. */
+async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<void> {
+  set({ status: 'loading' })
+  storage?.close()
+  channel?.close()
+  storage = openStorage(book.id)
+  const found = await storage.load()
+  const demo =
+    book.kind === 'demo' && !(found.seeded && found.clock !== undefined) ? await import('@ellop/demo') : undefined
+  const clock =
+    book.kind === 'demo' ? (found.clock ?? setClock(toMs(demo?.DEMO_OPENS_AT ?? fromMs(0)))) : setClock(machineMs())
+  if (book.kind === 'demo' && found.clock === undefined) await storage.setClock(clock)
+  const fresh = found.seeded || demo === undefined ? [] : missingFrom(found.entries, demo.makeDemoBook())
+  if (!found.seeded) await storage.appendAll(fresh, true)
+  const now = bookNow(clock)
+  set({
+    status: 'ready',
+    book,
+    log: foldLog([...found.entries, ...fresh]),
+    clock,
+    savedAt: found.savedAt,
+    minute: now,
+    second: now,
+  })
+  listenToOtherTabs(book, set, get)
+  if (!ticking) setInterval(() => tick(set, get), TICK_ms)
+  ticking = true
+  void storage.gather().catch(() => undefined)
+}
+
+/** Two tabs of one book stay in step: each tells the other which entries it has stored. */
+function listenToOtherTabs(book: BookRow, set: Set, get: () => BookStore): void {
+  channel = new BroadcastChannel(`ellop-${book.id}`)
+  channel.onmessage = ({ data }: MessageEvent<{ entries?: readonly Entry[]; cleared?: boolean }>) => {
+    if (data.cleared === true) set({ log: EMPTY_LOG })
+    else if (data.entries !== undefined) set({ log: addEntries(get().log, data.entries), minute: bookNow(get().clock) })
+  }
+}
+
+function tellOtherTabs(entries: readonly Entry[]): void {
+  channel?.postMessage({ entries })
+}
+
+function writerOf({ id }: BookRow) {
+  return { book: id, by: 'cook', device: 'this-browser' }
+}
+
+function couldNot(fault: unknown): string {
+  return `The book could not be opened: ${fault instanceof Error ? fault.message : String(fault)}. Nothing in it was changed.`
+}
+
 function missingFrom(stored: readonly Entry[], wanted: readonly Entry[]): readonly Entry[] {
   const known = new Set(stored.map(({ id }) => id))
   return wanted.filter(({ id }) => !known.has(id))
 }
 
-function tick(set: (part: Partial<BookStore>) => void, get: () => BookStore): void {
+function tick(set: Set, get: () => BookStore): void {
   const second = bookNow(get().clock)
   const turned = second.slice(0, 16) !== get().minute.slice(0, 16)
   set(turned ? { second, minute: second } : { second })
@@ -184,6 +305,9 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   taken: 'The number cut',
   wildlifeOn: 'The number with wildlife',
   containers: 'The number of containers',
+  water_mL: 'The water',
+  value: 'The reading',
+  symptoms: 'What they feel',
 }
 
 /** What the gates judge by, renewed with the log and the minute. */
@@ -195,5 +319,5 @@ export function useJudgeContext(): JudgeContext {
 
 /** A strike-out as it would be written now, for showing what it would change. */
 export function draftStrike(entry: string, now: Instant): Struck {
-  return { ...WRITER, id: 'draft', at: now, noted: now, type: 'struck', entry, why: 'draft' }
+  return { ...writerOf(useBook.getState().book), id: 'draft', at: now, noted: now, type: 'struck', entry, why: 'draft' }
 }

@@ -1,32 +1,58 @@
-import type { Entry } from '@ellop/core'
+import { ENTRY_VERSION, readEntry, upgradeEntry, type Entry } from '@ellop/core'
 import Dexie, { type Table } from 'dexie'
 import type { ClockSetting } from './clock'
 
 interface MetaRow {
-  readonly key: 'clock' | 'seeded'
-  readonly value: ClockSetting | boolean
+  readonly key: 'clock' | 'seeded' | 'savedAt' | 'entryVersion'
+  readonly value: unknown
 }
+
+/** Many entries in one row, as text: reading a few large rows is many times faster than reading a hundred thousand small ones. */
+interface BlockRow {
+  readonly block: number
+  readonly version: number
+  readonly text: string
+}
+
+/** Loose entries are gathered into a block when there are so many. */
+const GATHER_FROM = 1500
+const BLOCK_ENTRIES = 5000
 
 /** One book in the browser: its entries, and how its clock is set. */
 class BookDb extends Dexie {
   readonly entries!: Table<Entry, string>
+  readonly blocks!: Table<BlockRow, number, Omit<BlockRow, 'block'>>
   readonly meta!: Table<MetaRow, string>
 
   constructor(book: string) {
     // Strict: a write is told as done only when it is on the disk.
     super(`ellop-${book}`, { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ entries: 'id, lot', meta: 'key' })
+    this.version(2).stores({ entries: 'id', blocks: '++block', meta: 'key' })
   }
+}
+
+export interface StoredBook {
+  readonly entries: readonly Entry[]
+  readonly clock: ClockSetting | undefined
+  readonly seeded: boolean
+  readonly savedAt: number | undefined
 }
 
 /** What a book's store can do; everything resolves only when it is stored. */
 export interface BookStorage {
-  readonly load: () => Promise<{ entries: Entry[]; clock: ClockSetting | undefined; seeded: boolean }>
+  readonly load: () => Promise<StoredBook>
   readonly append: (entry: Entry) => Promise<void>
   /** All of them or none. */
   readonly appendAll: (entries: readonly Entry[], seeded?: boolean) => Promise<void>
+  /** Entries that another tab has stored, by their ids. */
+  readonly fetch: (ids: readonly string[]) => Promise<readonly Entry[]>
   readonly setClock: (clock: ClockSetting) => Promise<void>
+  readonly setSavedAt: (machine_ms: number) => Promise<void>
   readonly clear: () => Promise<void>
+  /** Gathers loose entries into blocks, in one transaction. Nothing changes but the speed of the next start. */
+  readonly gather: () => Promise<void>
+  readonly close: () => void
 }
 
 /** Opens the store of a book. */
@@ -34,31 +60,90 @@ export function openStorage(book: string): BookStorage {
   const db = new BookDb(book)
   return {
     async load() {
-      const [entries, clock, seeded] = await Promise.all([
-        db.entries.toArray(),
-        db.meta.get('clock'),
-        db.meta.get('seeded'),
-      ])
-      return { entries, clock: clock?.value as ClockSetting | undefined, seeded: seeded?.value === true }
+      const [blocks, loose, meta] = await Promise.all([db.blocks.toArray(), db.entries.toArray(), db.meta.toArray()])
+      const value = (key: MetaRow['key']) => meta.find((row) => row.key === key)?.value
+      const looseVersion = (value('entryVersion') as number | undefined) ?? 1
+      const entries = [
+        ...blocks.flatMap(({ text, version }) => upgraded(JSON.parse(text) as unknown[], version)),
+        ...upgraded(loose, looseVersion),
+      ]
+      if (looseVersion !== ENTRY_VERSION) await storeUpgraded(db, loose, looseVersion)
+      return {
+        entries,
+        clock: value('clock') as ClockSetting | undefined,
+        seeded: value('seeded') === true,
+        savedAt: value('savedAt') as number | undefined,
+      }
     },
     async append(entry) {
       await db.transaction('rw', db.entries, () => db.entries.add(entry))
     },
     async appendAll(entries, seeded = false) {
-      await db.transaction('rw', db.entries, db.meta, async () => {
-        await db.entries.bulkAdd(entries)
-        if (seeded) await db.meta.put({ key: 'seeded', value: true })
+      await db.transaction('rw', db.entries, db.blocks, db.meta, async () => {
+        if (entries.length < GATHER_FROM) await db.entries.bulkAdd(entries)
+        else await db.blocks.bulkAdd(inBlocks(entries))
+        if (seeded)
+          await db.meta.bulkPut([
+            { key: 'seeded', value: true },
+            { key: 'entryVersion', value: ENTRY_VERSION },
+          ])
       })
+    },
+    async fetch(ids) {
+      const found = await db.entries.bulkGet([...ids])
+      return found.filter((entry) => entry !== undefined)
     },
     async setClock(clock) {
       await db.meta.put({ key: 'clock', value: clock })
     },
+    async setSavedAt(machine_ms) {
+      await db.meta.put({ key: 'savedAt', value: machine_ms })
+    },
     async clear() {
-      await db.transaction('rw', db.entries, db.meta, async () => {
+      await db.transaction('rw', db.entries, db.blocks, db.meta, async () => {
         await db.entries.clear()
+        await db.blocks.clear()
         // An emptied book stays empty: the demonstration is not poured in again by itself.
         await db.meta.put({ key: 'seeded', value: true })
       })
     },
+    async gather() {
+      await db.transaction('rw', db.entries, db.blocks, async () => {
+        if ((await db.entries.count()) < GATHER_FROM) return
+        const loose = await db.entries.toArray()
+        await db.blocks.bulkAdd(inBlocks(loose))
+        await db.entries.bulkDelete(loose.map(({ id }) => id))
+      })
+    },
+    close: () => db.close(),
   }
+}
+
+/** Throws away a book's store whole. */
+export async function deleteStorage(book: string): Promise<void> {
+  await Dexie.delete(`ellop-${book}`)
+}
+
+function inBlocks(entries: readonly Entry[]): Omit<BlockRow, 'block'>[] {
+  return Array.from({ length: Math.ceil(entries.length / BLOCK_ENTRIES) }, (_, index) => ({
+    version: ENTRY_VERSION,
+    text: JSON.stringify(entries.slice(index * BLOCK_ENTRIES, (index + 1) * BLOCK_ENTRIES)),
+  }))
+}
+
+/** Stored entries in the shape of today. Of an older version each is held against its schema: an upgrade may have a fault. */
+function upgraded(stored: readonly unknown[], version: number): readonly Entry[] {
+  if (version === ENTRY_VERSION) return stored as readonly Entry[]
+  return stored.map((each) => {
+    const read = readEntry(upgradeEntry(each, version))
+    if (!read.ok) throw new RangeError(`a stored entry could not be brought up to date: ${read.path} ${read.message}`)
+    return read.value
+  })
+}
+
+async function storeUpgraded(db: BookDb, loose: readonly unknown[], version: number): Promise<void> {
+  await db.transaction('rw', db.entries, db.meta, async () => {
+    await db.entries.bulkPut(upgraded(loose, version))
+    await db.meta.put({ key: 'entryVersion', value: ENTRY_VERSION })
+  })
 }

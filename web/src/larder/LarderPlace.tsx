@@ -1,8 +1,21 @@
-import { formatCount, formatDay, formatMass, heldFood, kitchenAt, packView, type PackView } from '@ellop/core'
+import {
+  formatCount,
+  formatDay,
+  formatMass,
+  heldFood,
+  kitchenAt,
+  newLotId,
+  nextLotCode,
+  packView,
+  toMs,
+  type PackView,
+} from '@ellop/core'
 import { Button, Modal } from 'antd'
 import { useMemo } from 'react'
-import { Link, useSearchParams } from 'react-router'
-import { useJudgeContext } from '../book/bookStore'
+import { Link, useNavigate, useSearchParams } from 'react-router'
+import { v7 } from 'uuid'
+import { useBook, useJudgeContext } from '../book/bookStore'
+import { useNote } from '../controls/useNote'
 import { PackLabel } from './PackLabel'
 
 /** Stored food, first to be used first; what is held or not yet food says so before anything else. */
@@ -111,8 +124,35 @@ function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: strin
             Serve
           </Link>
         )}
+        {held.length === 0 && state !== 'discard' && <OpenPack view={view} />}
         <Link to={`/lot/${view.lot.id}`}>Its lot</Link>
       </div>
     </article>
+  )
+}
+
+/** The pack, or what is left of it, comes into hand again under a code of its own: to be made safe, or to go on with. */
+function OpenPack({ view }: { view: PackView }) {
+  const { write, otherError } = useNote()
+  const navigate = useNavigate()
+  const open = async () => {
+    const { log, minute } = useBook.getState()
+    const code = nextLotCode(log.state, toMs(minute))
+    const into = newLotId(code, v7())
+    const noted = await write(
+      { type: 'opened', lot: view.lot.id, pack: view.pack.id, into, code, mass_g: view.pack.mass_g },
+      `In hand again as ${code}`,
+    )
+    if (noted.ok) void navigate(`/lot/${into}`)
+  }
+  return (
+    <>
+      <Button onClick={() => void open()}>{view.notYetFood ? 'Go on with it' : 'Open'}</Button>
+      {otherError([]) !== undefined && (
+        <p className="refusal" role="alert">
+          {otherError([])}
+        </p>
+      )}
+    </>
   )
 }

@@ -1,7 +1,21 @@
-import { formatMass, type LotState } from '@ellop/core'
-import { Button, Checkbox, Input } from 'antd'
+import {
+  formatMass,
+  INGREDIENTS,
+  isBegun,
+  lotName,
+  newLotId,
+  nextLotCode,
+  toMs,
+  type Ingredient,
+  type LotState,
+  type ReadingKind,
+} from '@ellop/core'
+import { Button, Checkbox, Input, Select } from 'antd'
 import { useState } from 'react'
-import { useJudgeContext } from '../book/bookStore'
+import { Link, useNavigate } from 'react-router'
+import { v7 } from 'uuid'
+import { useBook, useJudgeContext } from '../book/bookStore'
+import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
@@ -20,7 +34,18 @@ export function OtherNotes({ lot }: { lot: LotState }) {
           <PackForm lot={lot} context={context} />
         </section>
       )}
+      {lot.mass_g > 0 && <SplitOff lot={lot} />}
+      {lot.mass_g > 0 && <JoinWith lot={lot} />}
+      {lot.mass_g > 0 && <TakeReading lot={lot} />}
+      {lot.mass_g > 0 && <AddIngredient lot={lot} />}
       <Meeting lot={lot} />
+      <section className="card">
+        <h3>It has turned bad</h3>
+        <p>Everything that came of it is found and held.</p>
+        <Link className="big-link" to="/recall">
+          To the recall
+        </Link>
+      </section>
     </div>
   )
 }
@@ -82,6 +107,197 @@ function ThrowAway({ lot }: { lot: LotState }) {
         <HoldButton tone="stop" disabled={why.trim() === '' || lot.mass_g <= 0} onHold={submit}>
           Hold: throw it away
         </HoldButton>
+      </div>
+    </section>
+  )
+}
+
+/** Part of it goes its own way; it inherits all that is known of the whole. */
+function SplitOff({ lot }: { lot: LotState }) {
+  const { write, errorOf, otherError } = useNote()
+  const navigate = useNavigate()
+  const [mass, setMass] = useState('')
+  const [why, setWhy] = useState('')
+  const [typed, setTyped] = useState<string>()
+  const submit = async () => {
+    const read = readField(mass)
+    setTyped('error' in read ? read.error : undefined)
+    if (!('value' in read)) return
+    const { log, minute } = useBook.getState()
+    const code = nextLotCode(log.state, toMs(minute))
+    const into = newLotId(code, v7())
+    const noted = await write(
+      { type: 'split', lot: lot.id, into, code, mass_g: read.value, why: why.trim() || 'split off' },
+      `Split off as ${code}`,
+    )
+    if (noted.ok) void navigate(`/lot/${into}`)
+  }
+  return (
+    <section className="card">
+      <h3>Split some off</h3>
+      <div className="form">
+        <NumberField
+          label="Split off"
+          unit="g"
+          value={mass}
+          onChange={setMass}
+          hint={`${formatMass(lot.mass_g)} in hand`}
+          error={typed ?? errorOf('mass_g') ?? otherError(['mass_g'])}
+        />
+        <Field label="What for">
+          {(id) => <Input id={id} size="large" value={why} onChange={(event) => setWhy(event.target.value)} />}
+        </Field>
+        <Button size="large" onClick={() => void submit()}>
+          Split it off
+        </Button>
+      </div>
+    </section>
+  )
+}
+
+/** All of this lot and all of another go into one batch: the worst state of each gate, all hazards, the strictest treatment. */
+function JoinWith({ lot }: { lot: LotState }) {
+  const context = useJudgeContext()
+  const { write, otherError } = useNote()
+  const navigate = useNavigate()
+  const [other, setOther] = useState<string>()
+  const others = [...context.book.lots.values()].filter(
+    (each) => each.id !== lot.id && each.mass_g >= 1 && isBegun(each),
+  )
+  const submit = async () => {
+    const partner = context.book.lots.get(other ?? '')
+    if (partner === undefined) return
+    const { log, minute } = useBook.getState()
+    const code = nextLotCode(log.state, toMs(minute))
+    const batch = newLotId(code, v7())
+    const noted = await write(
+      {
+        type: 'joined',
+        lot: batch,
+        code,
+        parts: [lot, partner].map(({ id, mass_g }) => ({ lot: id, mass_g })),
+      },
+      `Joined as ${code}`,
+    )
+    if (noted.ok) void navigate(`/lot/${batch}`)
+  }
+  return (
+    <section className="card">
+      <h3>Join it with another lot</h3>
+      <p>
+        The batch has the worst state of each gate, all hazards, and the strictest treatment. It cannot be taken apart.
+      </p>
+      <div className="form">
+        <Field label="Join with" error={otherError([])}>
+          {(id) => (
+            <Select
+              id={id}
+              size="large"
+              value={other ?? null}
+              onChange={setOther}
+              options={others.map((each) => ({
+                value: each.id,
+                label: `${each.code} · ${lotName(each, context).title}, ${formatMass(each.mass_g)}`,
+              }))}
+            />
+          )}
+        </Field>
+        <HoldButton disabled={other === undefined} onHold={() => void submit()}>
+          Hold: join them
+        </HoldButton>
+      </div>
+    </section>
+  )
+}
+
+const READING_KINDS: readonly { value: ReadingKind; label: string; unit: string }[] = [
+  { value: 'ph', label: 'pH', unit: 'pH' },
+  { value: 'brix', label: 'sugar', unit: 'Brix' },
+  { value: 'salinity', label: 'salt', unit: '%' },
+  { value: 'temp_C', label: 'warmth', unit: '°C' },
+  { value: 'mass_g', label: 'weight', unit: 'g' },
+]
+
+/** Something measured by hand, with the instrument. */
+function TakeReading({ lot }: { lot: LotState }) {
+  const { write, otherError } = useNote()
+  const [what, setWhat] = useState<ReadingKind>('ph')
+  const [value, setValue] = useState('')
+  const [instrument, setInstrument] = useState('')
+  const [typed, setTyped] = useState<string>()
+  const submit = () => {
+    const read = readField(value)
+    setTyped('error' in read ? read.error : undefined)
+    if ('value' in read)
+      void write(
+        { type: 'reading-taken', lot: lot.id, what, value: read.value, instrument: instrument.trim() || 'by hand' },
+        'Reading noted',
+      )
+  }
+  return (
+    <section className="card">
+      <h3>Measure it</h3>
+      <div className="form">
+        <Choice label="Measured" value={what} onChange={setWhat} options={READING_KINDS} />
+        <NumberField
+          label="It reads"
+          unit={READING_KINDS.find((each) => each.value === what)?.unit ?? ''}
+          value={value}
+          onChange={setValue}
+          error={typed ?? otherError([])}
+        />
+        <Field label="With which instrument">
+          {(id) => (
+            <Input id={id} size="large" value={instrument} onChange={(event) => setInstrument(event.target.value)} />
+          )}
+        </Field>
+        <Button size="large" onClick={submit}>
+          Note the reading
+        </Button>
+      </div>
+    </section>
+  )
+}
+
+const INGREDIENT_CHOICES: readonly { value: Ingredient; label: string }[] = INGREDIENTS.map((value) => ({
+  value,
+  label: value,
+}))
+
+/** Salt, sugar, vinegar, oil, water or something else is put to it. */
+function AddIngredient({ lot }: { lot: LotState }) {
+  const { write, errorOf, otherError } = useNote()
+  const [what, setWhat] = useState<Ingredient>('salt')
+  const [name, setName] = useState('')
+  const [mass, setMass] = useState('')
+  const [typed, setTyped] = useState<string>()
+  const submit = () => {
+    const read = readField(mass)
+    setTyped('error' in read ? read.error : undefined)
+    if ('value' in read)
+      void write(
+        { type: 'ingredient-added', lot: lot.id, what, name: name.trim() || what, mass_g: read.value },
+        'Added',
+      )
+  }
+  return (
+    <section className="card">
+      <h3>Put something to it</h3>
+      <div className="form">
+        <Choice label="Add" value={what} onChange={setWhat} options={INGREDIENT_CHOICES} />
+        <NumberField
+          label="How much"
+          unit="g"
+          value={mass}
+          onChange={setMass}
+          error={typed ?? errorOf('mass_g') ?? otherError(['mass_g'])}
+        />
+        <Field label="What exactly">
+          {(id) => <Input id={id} size="large" value={name} onChange={(event) => setName(event.target.value)} />}
+        </Field>
+        <Button size="large" onClick={submit}>
+          Add it
+        </Button>
       </div>
     </section>
   )

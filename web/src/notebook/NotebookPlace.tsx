@@ -3,9 +3,12 @@ import {
   formatCount,
   formatDay,
   inOrder,
-  isLotEntry,
   kitchenAt,
+  LARGEST_FILE_BYTES,
+  lotsTouched,
   timeOf,
+  type BookLog,
+  type Catalogue,
   type Entry,
   type ImportReading,
 } from '@ellop/core'
@@ -17,7 +20,6 @@ import { HoldButton } from '../controls/HoldButton'
 import { StrikeOut } from './StrikeOut'
 
 const PAGE = 30
-const LARGEST_FILE_BYTES = 100 * 1024 * 1024
 
 /** The log as it is: every entry, how to strike one out, and the whole book to a file and back. */
 export default function NotebookPlace() {
@@ -32,12 +34,7 @@ export default function NotebookPlace() {
     () =>
       inOrder(log)
         .toReversed()
-        .map((entry) => ({
-          entry,
-          says: describeEntry(entry, log.state, context.catalogue),
-          lot: isLotEntry(entry) ? entry.lot : undefined,
-        }))
-        .filter(({ says, lot }) => wanted === '' || `${lot ?? ''} ${says}`.toLowerCase().includes(wanted)),
+        .filter((entry) => wanted === '' || toldOf(entry, log, context.catalogue).toLowerCase().includes(wanted)),
     [log, wanted, context.catalogue],
   )
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
@@ -75,7 +72,9 @@ export default function NotebookPlace() {
       ) : (
         <>
           <ol className="notebook">
-            {lines.slice((page - 1) * PAGE, page * PAGE).map(({ entry, says, lot }) => {
+            {lines.slice((page - 1) * PAGE, page * PAGE).map((entry) => {
+              const says = describeEntry(entry, log.state, context.catalogue)
+              const [lot] = lotsTouched(entry)
               const struck = log.struck.has(entry.id)
               return (
                 <li key={entry.id} className={struck ? 'struck' : ''}>
@@ -83,7 +82,7 @@ export default function NotebookPlace() {
                     {formatDay(entry.at, timeZone, true)} <strong>{timeOf(entry.at, timeZone)}</strong>
                   </time>
                   <span className="line">
-                    {lot !== undefined && <Link to={`/lot/${lot}`}>{lot}</Link>} {says}
+                    {lot !== undefined && <Link to={`/lot/${lot}`}>{log.state.lots.get(lot)?.code || lot}</Link>} {says}
                     {struck && <span className="tag">struck out</span>}
                   </span>
                   {!struck && (
@@ -116,33 +115,43 @@ export default function NotebookPlace() {
   )
 }
 
+/** What a search looks through: the lot's code and the sentence. */
+function toldOf(entry: Entry, log: BookLog, catalogue: Catalogue): string {
+  const codes = lotsTouched(entry).map((lot) => log.state.lots.get(lot)?.code ?? lot)
+  return `${codes.join(' ')} ${describeEntry(entry, log.state, catalogue)}`
+}
+
 function EmptyBook() {
+  const isDemo = useBook(({ book }) => book.kind === 'demo')
   const pourDemo = useBook((book) => book.pourDemo)
   return (
     <section className="empty">
       <h2>The book is empty</h2>
-      <p>Import a book from a file, or take the demonstration again.</p>
-      <Button size="large" onClick={() => void pourDemo()}>
-        Take the demonstration again
-      </Button>
+      <p>
+        {isDemo
+          ? 'Import it from a file, or take the demonstration again.'
+          : 'Weigh something in, or import this book from a file.'}
+      </p>
+      {isDemo && (
+        <Button size="large" onClick={() => void pourDemo()}>
+          Take the demonstration again
+        </Button>
+      )}
     </section>
   )
 }
 
 function BookFileActs() {
-  const { exportText, readImport, takeImport, clearBook } = useBook()
+  const { exportText, exportCsv, noteSaved, readImport, takeImport, clearBook, book } = useBook()
   const { message } = App.useApp()
   const input = useRef<HTMLInputElement>(null)
   const [reading, setReading] = useState<ImportReading>()
   const [clearing, setClearing] = useState(false)
   const save = () => {
-    const url = URL.createObjectURL(new Blob([exportText()], { type: 'application/json' }))
-    const link = document.createElement('a')
-    link.href = url
-    link.download = `ellop-book-${useBook.getState().minute.slice(0, 10)}.json`
-    link.click()
-    URL.revokeObjectURL(url)
+    download(exportText(), 'application/json', `ellop-book-${useBook.getState().minute.slice(0, 10)}.json`)
+    void noteSaved()
   }
+  const saveCsv = () => download(exportCsv(), 'text/csv', `ellop-entries-${useBook.getState().minute.slice(0, 10)}.csv`)
   const read = async (file: File | undefined) => {
     if (file === undefined) return
     if (file.size > LARGEST_FILE_BYTES)
@@ -162,12 +171,25 @@ function BookFileActs() {
       <Button size="large" onClick={save}>
         Export the book
       </Button>
-      <Button size="large" onClick={() => input.current?.click()}>
-        Import
+      <Button size="large" onClick={saveCsv}>
+        As CSV
       </Button>
-      <Button size="large" onClick={() => setClearing(true)}>
-        Clear this browser
-      </Button>
+      {book.kind !== 'guest' && (
+        <>
+          <Button size="large" onClick={() => input.current?.click()}>
+            Import
+          </Button>
+          <Button size="large" onClick={() => setClearing(true)}>
+            Clear this browser
+          </Button>
+        </>
+      )}
+      <Link className="big-link" to="/books">
+        Books
+      </Link>
+      <Link className="big-link" to="/recall">
+        Recall
+      </Link>
       <input
         ref={input}
         type="file"
@@ -216,4 +238,13 @@ function BookFileActs() {
       </Modal>
     </div>
   )
+}
+
+function download(content: string, type: string, name: string): void {
+  const url = URL.createObjectURL(new Blob([content], { type }))
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(url)
 }

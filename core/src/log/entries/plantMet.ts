@@ -11,5 +11,8 @@ export interface PlantMet extends EntryBase {
 
 export const plantMet: EntryDef<PlantMet, HouseState> = {
   type: 'plant-met',
-  apply: (house, { taxon, at, stage }) => ({ ...house, meetings: [...house.meetings, { taxon, at, stage }] }),
+  apply: (house, { taxon, at, stage }) => ({
+    ...house,
+    meetings: { ...house.meetings, [taxon]: [...(house.meetings[taxon] ?? []), { at, stage }] },
+  }),
 }

@@ -1,0 +1,32 @@
+import type { Catalogue } from '../flora/catalogue'
+import { describeEntry } from '../log/describe'
+import { lotsTouched } from '../log/entries'
+import { inOrder, type BookLog } from '../log/fold'
+
+const COLUMNS = ['id', 'at', 'noted', 'by', 'device', 'type', 'lot', 'struck', 'says', 'fields'] as const
+
+/** The entries as comma-separated values for a spreadsheet: one line each, in the order of the log; all fields as JSON in the last column. */
+export function writeEntriesCsv(log: BookLog, catalogue: Catalogue): string {
+  const lines = inOrder(log).map((entry) => {
+    const { id, at, noted, by, device, type } = entry
+    return [
+      id,
+      at,
+      noted,
+      by,
+      device,
+      type,
+      lotsTouched(entry).join(' '),
+      log.struck.has(id) ? 'yes' : 'no',
+      describeEntry(entry, log.state, catalogue),
+      JSON.stringify(entry),
+    ]
+  })
+  return `${[COLUMNS, ...lines].map((cells) => cells.map(cell).join(',')).join('\r\n')}\r\n`
+}
+
+/** A cell that a spreadsheet takes for text: quoted, and never begun with what it would take for a formula. */
+function cell(text: string): string {
+  const plain = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text
+  return `"${plain.replaceAll('"', '""')}"`
+}

@@ -1,0 +1,45 @@
+import type { Entry } from './entries'
+import type { EntryId } from './entry'
+
+/** So many entries are kept beside the large map before a new large one is made. */
+const RECENT_AT_MOST = 2000
+
+/**
+ * Entries by id, added to without copying all of them: a large map that is shared between versions and never changed, and a
+ * small one of what came since. An older version stays as it was.
+ */
+export class EntryIndex {
+  static readonly EMPTY = new EntryIndex(new Map(), new Map())
+  readonly #settled: ReadonlyMap<EntryId, Entry>
+  readonly #recent: ReadonlyMap<EntryId, Entry>
+
+  private constructor(settled: ReadonlyMap<EntryId, Entry>, recent: ReadonlyMap<EntryId, Entry>) {
+    this.#settled = settled
+    this.#recent = recent
+  }
+
+  get size(): number {
+    return this.#settled.size + this.#recent.size
+  }
+
+  has(id: EntryId): boolean {
+    return this.#recent.has(id) || this.#settled.has(id)
+  }
+
+  get(id: EntryId): Entry | undefined {
+    return this.#recent.get(id) ?? this.#settled.get(id)
+  }
+
+  *values(): IterableIterator<Entry> {
+    yield* this.#settled.values()
+    yield* this.#recent.values()
+  }
+
+  /** With entries that are not in it yet. */
+  with(fresh: readonly Entry[]): EntryIndex {
+    const added = fresh.map((entry) => [entry.id, entry] as const)
+    return this.#recent.size + fresh.length <= RECENT_AT_MOST
+      ? new EntryIndex(this.#settled, new Map([...this.#recent, ...added]))
+      : new EntryIndex(new Map([...this.#settled, ...this.#recent, ...added]), new Map())
+  }
+}

@@ -1,0 +1,95 @@
+import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
+import { plainWords } from '../flora/vocabulary'
+import type { Entry } from '../log/entries'
+import type { BookLog } from '../log/fold'
+import { strandsOf, type LotState } from '../lot/lotState'
+import { fromMs, HOUR_ms, toMs, type Instant } from '../quantity/instant'
+
+/** What somebody ate, as whoever helps must know it. */
+export interface EatenLine {
+  readonly at: Instant
+  readonly eater: string
+  readonly dish: string
+  readonly mass_g: number
+  /** The serving was struck out since: it is told all the same. */
+  readonly struck: boolean
+  readonly plants: readonly EatenPlant[]
+}
+
+export interface EatenPlant {
+  readonly name: string
+  readonly scientificName: string
+  readonly part: string
+  readonly lot: string
+  readonly patch: string
+  /** Deadly and toxic plants that it could have been mistaken for. */
+  readonly mistakenFor: readonly { readonly name: string; readonly scientificName: string; readonly severity: string }[]
+}
+
+export interface IllnessReport {
+  readonly since: Instant
+  readonly eaten: readonly EatenLine[]
+  /** Packs opened in that time, whoever ate of them. */
+  readonly opened: readonly { readonly at: Instant; readonly pack: string; readonly plants: readonly EatenPlant[] }[]
+}
+
+/**
+ * Everything that was eaten in the last so many hours, latest first: struck servings and opened packs included, from whatever
+ * there is of records. It draws no conclusion.
+ */
+export function illnessReport(log: BookLog, catalogue: Catalogue, now: Instant, hours: number): IllnessReport {
+  const since = fromMs(toMs(now) - hours * HOUR_ms)
+  const recent = [...log.entries.values()]
+    .filter(({ at }) => at >= since && at <= now)
+    .sort((a, b) => (a.at < b.at ? 1 : -1))
+  const eaten = recent.flatMap((entry) => {
+    if (entry.type !== 'served') return []
+    const lot = log.state.lots.get(entry.lot)
+    const served = lot?.servings.find((serving) => serving.entry === entry.id)
+    const plants = plantsOf(served?.lotThen ?? lot, entry.lot, log, catalogue)
+    return entry.portions.map(({ eater, mass_g }): EatenLine => ({
+      at: entry.at,
+      eater: log.state.house.eaters[eater]?.name ?? eater,
+      dish: entry.dish,
+      mass_g,
+      struck: log.struck.has(entry.id),
+      plants,
+    }))
+  })
+  const opened = recent.flatMap((entry) =>
+    entry.type === 'opened'
+      ? [{ at: entry.at, pack: entry.pack, plants: plantsOf(log.state.lots.get(entry.lot), entry.lot, log, catalogue) }]
+      : [],
+  )
+  return { since, eaten, opened }
+}
+
+/** The plants in a lot; where its weighing in was struck out, as that entry said. */
+function plantsOf(lot: LotState | undefined, id: string, log: BookLog, catalogue: Catalogue): readonly EatenPlant[] {
+  const known =
+    lot === undefined
+      ? []
+      : strandsOf(lot).flatMap(({ lot: { weighedIn, code } }) => (weighedIn === null ? [] : [{ ...weighedIn, code }]))
+  const told =
+    known.length > 0
+      ? known
+      : [...log.entries.values()].filter(
+          (entry): entry is Extract<Entry, { type: 'weighed-in' }> => entry.type === 'weighed-in' && entry.lot === id,
+        )
+  return told.map(({ taxon: claimed, part, patch, code }) => {
+    const taxon = findTaxon(catalogue, claimed)
+    return {
+      name: taxon === undefined ? claimed : commonName(taxon),
+      scientificName: taxon?.scientificName ?? claimed,
+      part: plainWords(part),
+      lot: code,
+      patch: log.state.house.patches[patch]?.name ?? patch,
+      mistakenFor: (taxon?.lookalikes ?? [])
+        .filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
+        .map(({ scientificName, severity }) => {
+          const other = findTaxon(catalogue, scientificName)
+          return { name: other === undefined ? scientificName : commonName(other), scientificName, severity }
+        }),
+    }
+  })
+}

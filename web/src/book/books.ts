@@ -1,0 +1,53 @@
+import Dexie, { type Table } from 'dexie'
+
+/** The demonstration's name; it and everything in it stay apart from every cook's own book. */
+export const DEMO_BOOK = 'demo'
+
+/** A book that this browser holds. */
+export interface BookRow {
+  readonly id: string
+  readonly name: string
+  /** Somebody else's is only read. */
+  readonly kind: 'demo' | 'own' | 'guest'
+}
+
+class BooksDb extends Dexie {
+  readonly books!: Table<BookRow, string>
+  readonly choice!: Table<{ readonly key: 'current'; readonly book: string }, string>
+
+  constructor() {
+    super('ellop-books', { chromeTransactionDurability: 'strict' })
+    this.version(1).stores({ books: 'id', choice: 'key' })
+  }
+}
+
+const db = new BooksDb()
+const DEMO: BookRow = { id: DEMO_BOOK, name: 'Demonstration', kind: 'demo' }
+
+/** The books that there are, the demonstration first; and the one that was open last, if any was chosen. */
+export async function listBooks(): Promise<{
+  readonly books: readonly BookRow[]
+  readonly current: string | undefined
+}> {
+  const [books, current] = await Promise.all([db.books.toArray(), db.choice.get('current')])
+  return { books: [DEMO, ...books], current: current?.book }
+}
+
+/** Adds a book to the list and makes it the one that opens. */
+export async function addBook(book: BookRow): Promise<void> {
+  await db.transaction('rw', db.books, db.choice, async () => {
+    await db.books.put(book)
+    await db.choice.put({ key: 'current', book: book.id })
+  })
+}
+
+export async function chooseBook(id: string): Promise<void> {
+  await db.choice.put({ key: 'current', book: id })
+}
+
+export async function forgetBook(id: string): Promise<void> {
+  await db.transaction('rw', db.books, db.choice, async () => {
+    await db.books.delete(id)
+    await db.choice.put({ key: 'current', book: DEMO_BOOK })
+  })
+}

@@ -1,0 +1,198 @@
+import { formatCount, formatDay, fromMs, inOrder, LARGEST_FILE_BYTES, type ImportReading } from '@ellop/core'
+import { App, Button } from 'antd'
+import { useEffect, useRef, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { DEMO_BOOK } from '../book/books'
+import { useBook, useJudgeContext } from '../book/bookStore'
+import { askToKeep, roomThereIs, type Room } from '../book/room'
+import { StartOwn } from './StartOwn'
+
+const MB = 1_000_000
+
+/** The books in this browser: which is open, how safe it is, and somebody else's beside it. */
+export default function BooksPlace() {
+  const { book, books, open, log } = useBook()
+  const navigate = useNavigate()
+  const own = books.filter(({ kind }) => kind === 'own')
+  return (
+    <>
+      <div className="place-head">
+        <div>
+          <h1>Books</h1>
+          <p>
+            Open now: {book.name} · {formatCount(log.entries.size, 'entry', 'entries')}
+            {book.kind === 'guest' && ' · only read: their tells, meetings and tongue are not yours'}
+          </p>
+        </div>
+      </div>
+      <div className="books">
+        <section className="card">
+          <h2>In this browser</h2>
+          <ul className="book-list">
+            {books.map((each) => (
+              <li key={each.id} className={each.id === book.id ? 'here' : ''}>
+                <span>
+                  <strong>{each.name}</strong>
+                  <span>
+                    {each.kind === 'demo'
+                      ? 'demonstration'
+                      : each.kind === 'own'
+                        ? 'yours'
+                        : 'somebody else’s, only read'}
+                  </span>
+                </span>
+                {each.id !== book.id && (
+                  <Button
+                    size="large"
+                    onClick={() => {
+                      void navigate('/basket')
+                      void open(each.id)
+                    }}
+                  >
+                    Open
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ul>
+          <Guest />
+        </section>
+        <Safety />
+        {own.length === 0 && (
+          <section className="card">
+            <h2>Start a book of your own</h2>
+            <StartOwn />
+          </section>
+        )}
+      </div>
+    </>
+  )
+}
+
+/** Somebody else's book, from a file. */
+function Guest() {
+  const { readGuest, openGuest, closeGuest, book } = useBook()
+  const navigate = useNavigate()
+  const input = useRef<HTMLInputElement>(null)
+  const [reading, setReading] = useState<ImportReading>()
+  const read = async (file: File | undefined) => {
+    if (file === undefined) return
+    if (file.size > LARGEST_FILE_BYTES)
+      return setReading({ ok: false, message: 'The file is larger than 100 MB. Nothing was added.' })
+    const found = readGuest(await file.text())
+    setReading(found)
+    if (!found.ok) return
+    await openGuest(found.book, found.fresh)
+    void navigate('/notebook')
+  }
+  return (
+    <div className="guest">
+      <h3>A friend’s book</h3>
+      <p>Opened beside yours and only read: nothing of it counts in your kitchen.</p>
+      <div className="acts">
+        <Button size="large" onClick={() => input.current?.click()}>
+          Open a friend’s book
+        </Button>
+        {book.kind === 'guest' && (
+          <Button size="large" onClick={() => void closeGuest()}>
+            Close it and forget it
+          </Button>
+        )}
+      </div>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label="A friend’s book file"
+        onChange={(event) => {
+          void read(event.target.files?.[0])
+          event.target.value = ''
+        }}
+      />
+      {reading?.ok === false && (
+        <p className="refusal" role="alert">
+          {reading.message}
+        </p>
+      )}
+    </div>
+  )
+}
+
+/** How safe the book is here: room, the browser's promise, the last file. */
+function Safety() {
+  const { savedAt, log, book, exportText, noteSaved } = useBook()
+  const { now } = useJudgeContext()
+  const { message } = App.useApp()
+  const [room, setRoom] = useState<Room>()
+  const latest = inOrder(log).at(-1)?.noted
+  useEffect(() => {
+    void roomThereIs().then(setRoom)
+  }, [log])
+  const unsaved = savedAt === undefined || (latest !== undefined && fromMs(savedAt) < latest && book.kind === 'own')
+  const chooseFile = async () => {
+    if (!hasFilePicker(window)) return
+    try {
+      const file = await window.showSaveFilePicker({ suggestedName: `ellop-${book.id}.json` })
+      const writing = await file.createWritable()
+      await writing.write(exportText())
+      await writing.close()
+      await noteSaved()
+      void message.success('Saved to the file')
+    } catch (fault) {
+      if (fault instanceof Error && fault.name !== 'AbortError') void message.error('The file could not be written.')
+    }
+  }
+  return (
+    <section className="card">
+      <h2>Kept safe</h2>
+      <dl className="facts">
+        <div>
+          <dt>Last saved to a file</dt>
+          <dd>{savedAt === undefined ? 'never' : formatDay(fromMs(savedAt), 'UTC', true)}</dd>
+        </div>
+        <div>
+          <dt>Room in this browser</dt>
+          <dd>
+            {room === undefined
+              ? 'the browser does not say'
+              : `${(room.used_B / MB).toFixed(1)} MB used of about ${Math.round(room.given_B / MB).toLocaleString('en-GB')} MB`}
+          </dd>
+        </div>
+        <div>
+          <dt>The browser’s promise</dt>
+          <dd>
+            {room?.kept === true ? 'it will not clear the book away' : 'none: it may clear it when short of room'}
+          </dd>
+        </div>
+      </dl>
+      {unsaved && book.id !== DEMO_BOOK && (
+        <p className="caution">
+          What is in your browser is only in your browser. Save the book to a file: {formatDay(now, 'UTC')}.
+        </p>
+      )}
+      <div className="acts">
+        {room?.kept !== true && (
+          <Button size="large" onClick={() => void askToKeep().then(() => roomThereIs().then(setRoom))}>
+            Ask the browser to keep it
+          </Button>
+        )}
+        {hasFilePicker(window) && (
+          <Button size="large" onClick={() => void chooseFile()}>
+            Save to a chosen file
+          </Button>
+        )}
+      </div>
+    </section>
+  )
+}
+
+interface FilePicker {
+  showSaveFilePicker: (options: { suggestedName: string }) => Promise<{
+    createWritable: () => Promise<{ write: (text: string) => Promise<void>; close: () => Promise<void> }>
+  }>
+}
+
+function hasFilePicker(where: Window): where is Window & FilePicker {
+  return 'showSaveFilePicker' in where
+}

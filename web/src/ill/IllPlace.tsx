@@ -1,0 +1,249 @@
+import {
+  CATALOGUE,
+  formatDay,
+  formatMass,
+  illnessReport,
+  kitchenAt,
+  timeOf,
+  type EatenLine,
+  type EatenPlant,
+} from '@ellop/core'
+import { Button, Input, Select } from 'antd'
+import { useMemo, useState } from 'react'
+import { useBook, useJudgeContext } from '../book/bookStore'
+import { Choice } from '../controls/Choice'
+import { Field } from '../controls/Field'
+import { useNote } from '../controls/useNote'
+
+const SPANS = [
+  { value: '72', label: 'last 72 hours' },
+  { value: '720', label: 'last 30 days' },
+] as const
+
+/** If somebody is ill: whom to call, what was eaten, when and by whom, and what it could have been mistaken for. */
+export default function IllPlace() {
+  const context = useJudgeContext()
+  const log = useBook((book) => book.log)
+  const [hours, setHours] = useState<string>('72')
+  const report = useMemo(() => illnessReport(log, CATALOGUE, context.now, Number(hours)), [log, context.now, hours])
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const { numbers } = context.book.house
+  return (
+    <div className="ill">
+      <section className="ill-first">
+        <h1>If somebody is ill</h1>
+        <p className="ill-call">Call now. Do not wait for it to pass, and do not make anybody vomit.</p>
+        <dl className="ill-numbers">
+          <CallNumber title="Emergency" value={numbers?.emergency} />
+          <CallNumber title="Poison centre" value={numbers?.poisonCentre} />
+          <CallNumber title="Doctor" value={numbers?.doctor} />
+        </dl>
+        <p className="ill-keep">
+          <strong>Keep a sample</strong> of everything: leftovers, trimmings, what is in the bin, a picture of the
+          place. Tell them the plant’s scientific name, how much, and when.
+        </p>
+        <p className="ill-name">
+          Say which of these there are: vomiting or diarrhoea and how long after eating; burning or numb mouth; trouble
+          breathing or swallowing; slow, fast or stumbling heart; wide pupils, seeing badly, confusion; fits; no water
+          passed; yellow skin. Some poisons show only after a day or more: feeling better is not being safe.
+        </p>
+      </section>
+      <div className="ill-acts">
+        <Choice label="What was eaten in the" value={hours} onChange={setHours} options={SPANS} />
+        <Button size="large" onClick={() => window.print()}>
+          Print this page
+        </Button>
+      </div>
+      {report.eaten.length === 0 && report.opened.length === 0 ? (
+        <p className="empty">
+          Nothing is written down as eaten in that time. That does not mean that nothing was: write down what they
+          remember.
+        </p>
+      ) : (
+        <table className="eaten">
+          <caption>Eaten, latest first; struck entries too</caption>
+          <thead>
+            <tr>
+              <th scope="col">When</th>
+              <th scope="col">Who</th>
+              <th scope="col">What</th>
+              <th scope="col">Could be mistaken for</th>
+            </tr>
+          </thead>
+          <tbody>
+            {report.eaten.map((line, index) => (
+              <EatenRow key={index} line={line} timeZone={timeZone} />
+            ))}
+            {report.opened.map(({ at, pack, plants }) => (
+              <tr key={`${pack}${at}`}>
+                <td>
+                  {formatDay(at, timeZone)} {timeOf(at, timeZone)}
+                </td>
+                <td>pack {pack} opened</td>
+                <td>
+                  <Plants plants={plants} />
+                </td>
+                <td>
+                  <Doubles plants={plants} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <div className="ill-forms">
+        <WhoFeelsWhat />
+        <Numbers />
+      </div>
+    </div>
+  )
+}
+
+function CallNumber({ title, value }: { title: string; value: string | undefined }) {
+  return (
+    <div>
+      <dt>{title}</dt>
+      <dd>
+        {value === undefined || value === '' ? (
+          <em>not entered: look it up now</em>
+        ) : (
+          <a href={`tel:${value}`}>{value}</a>
+        )}
+      </dd>
+    </div>
+  )
+}
+
+function EatenRow({ line, timeZone }: { line: EatenLine; timeZone: string }) {
+  return (
+    <tr>
+      <td>
+        {formatDay(line.at, timeZone)} {timeOf(line.at, timeZone)}
+      </td>
+      <th scope="row">{line.eater}</th>
+      <td>
+        {line.dish}, {formatMass(line.mass_g)}
+        {line.struck && <span className="tag">struck out since</span>}
+        <Plants plants={line.plants} />
+      </td>
+      <td>
+        <Doubles plants={line.plants} />
+      </td>
+    </tr>
+  )
+}
+
+function Plants({ plants }: { plants: readonly EatenPlant[] }) {
+  if (plants.length === 0) return <p>No record of what was in it.</p>
+  return plants.map(({ name, scientificName, part, lot, patch }) => (
+    <p key={lot + scientificName}>
+      {name} {part}, <i>{scientificName}</i>, lot {lot} from {patch}
+    </p>
+  ))
+}
+
+function Doubles({ plants }: { plants: readonly EatenPlant[] }) {
+  const all = plants.flatMap(({ mistakenFor }) => mistakenFor)
+  if (all.length === 0) return <p>Nothing deadly or toxic is on record.</p>
+  return all.map(({ name, scientificName, severity }) => (
+    <p key={scientificName} className={severity}>
+      {name}, <i>{scientificName}</i> ({severity})
+    </p>
+  ))
+}
+
+function WhoFeelsWhat() {
+  const { book } = useJudgeContext()
+  const { write, errorOf, otherError } = useNote()
+  const [eater, setEater] = useState<string>()
+  const [symptoms, setSymptoms] = useState('')
+  return (
+    <section className="card">
+      <h2>Write down what they feel</h2>
+      <div className="form">
+        <Field label="Who" error={errorOf('eater')}>
+          {(id) => (
+            <Select
+              id={id}
+              size="large"
+              value={eater ?? null}
+              onChange={setEater}
+              options={Object.values(book.house.eaters).map(({ id: value, name }) => ({ value, label: name }))}
+            />
+          )}
+        </Field>
+        <Field label="What they feel, and since when" error={errorOf('symptoms') ?? otherError(['eater', 'symptoms'])}>
+          {(id) => (
+            <Input.TextArea id={id} rows={2} value={symptoms} onChange={(event) => setSymptoms(event.target.value)} />
+          )}
+        </Field>
+        <Button
+          size="large"
+          disabled={eater === undefined || symptoms.trim() === ''}
+          onClick={() =>
+            void write({ type: 'felt-ill', eater: eater ?? '', symptoms: symptoms.trim() }, 'Written down')
+          }
+        >
+          Write it down
+        </Button>
+        <ul>
+          {book.house.ill.map(({ eater: who, symptoms: what, at }) => (
+            <li key={at + who}>
+              {book.house.eaters[who]?.name ?? who}: {what}
+            </li>
+          ))}
+        </ul>
+      </div>
+    </section>
+  )
+}
+
+function Numbers() {
+  const { book } = useJudgeContext()
+  const { write, otherError } = useNote()
+  const [emergency, setEmergency] = useState(book.house.numbers?.emergency ?? '')
+  const [poisonCentre, setPoisonCentre] = useState(book.house.numbers?.poisonCentre ?? '')
+  const [doctor, setDoctor] = useState(book.house.numbers?.doctor ?? '')
+  return (
+    <section className="card no-print">
+      <h2>The numbers of this place</h2>
+      <p>Look them up today, while nobody needs them.</p>
+      <div className="form">
+        <Field label="Emergency" error={otherError([])}>
+          {(id) => (
+            <Input id={id} size="large" value={emergency} onChange={(event) => setEmergency(event.target.value)} />
+          )}
+        </Field>
+        <Field label="Poison centre">
+          {(id) => (
+            <Input
+              id={id}
+              size="large"
+              value={poisonCentre}
+              onChange={(event) => setPoisonCentre(event.target.value)}
+            />
+          )}
+        </Field>
+        <Field label="Doctor">
+          {(id) => <Input id={id} size="large" value={doctor} onChange={(event) => setDoctor(event.target.value)} />}
+        </Field>
+        <Button
+          size="large"
+          onClick={() =>
+            void write(
+              {
+                type: 'numbers-noted',
+                emergency: emergency.trim(),
+                poisonCentre: poisonCentre.trim(),
+                doctor: doctor.trim(),
+              },
+              'Numbers noted',
+            )
+          }
+        >
+          Keep these numbers
+        </Button>
+      </div>
+    </section>
+  )
+}
