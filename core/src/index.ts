@@ -32,6 +32,7 @@ export * from './gates/plate'
 export * from './gates/verdict'
 
 // A lot, as screens draw it
+export * from './lot/asLastTime'
 export * from './lot/doNow'
 export * from './lot/due'
 export * from './lot/gateView'

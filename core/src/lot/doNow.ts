@@ -15,6 +15,7 @@ import { limitHere } from '../treatment/limit'
 import { lotUse } from '../treatment/batchUse'
 import { isTreating, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
 import { firstShut, gateViews, isUsedUp, type GateView } from './gateView'
+import { asLastTime, type AsLastTime } from './asLastTime'
 import { kinOf } from './kin'
 import { isBegun, strandsOf, type BathFact, type LotState, type StepRun } from './lotState'
 
@@ -30,6 +31,7 @@ export interface DoNow {
 
 export type NowAct =
   | { readonly kind: 'look'; readonly character: string; readonly rulesOut: readonly string[] }
+  | { readonly kind: 'as-last-time'; readonly last: AsLastTime }
   | { readonly kind: 'meet' }
   | { readonly kind: 'attest' }
   | { readonly kind: 'sort-strays' }
@@ -161,6 +163,14 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       otherwise: '',
     }
   const taxon = requireTaxon(context.catalogue, lot.weighedIn.taxon)
+  const last = lot.attestedAt === null ? asLastTime(lot, context) : undefined
+  if (last !== undefined)
+    return {
+      act: { kind: 'as-last-time', last },
+      title: CHARACTERS[last.character]?.ask ?? last.character,
+      detail: `Known from this patch (lot ${last.fromCode}): one tell is looked at live each day, the rest is as last time.`,
+      otherwise: 'Identity stays shut, and nothing goes on.',
+    }
   const clearance = lotClearance(lot, taxon, context)
   const carried = carriedOver(lot, taxon, context)
   const asked = new Set(countingTells(lot).map(({ character }) => character))

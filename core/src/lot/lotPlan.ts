@@ -5,6 +5,7 @@ import type { EaterState } from '../log/houseState'
 import { kitchenAt } from '../log/houseState'
 import { plan, type Plan } from '../treatment/plan'
 import { lotUse } from '../treatment/batchUse'
+import { protocolOf } from '../treatment/progress'
 import { strandsOf, type LotState } from './lotState'
 
 /** The plan for a lot in this kitchen, by its way and goal or those asked for. Not sorted yet: by the share that is usually kept. */
@@ -19,12 +20,15 @@ export function lotPlan(
   if (weighedIn === null || taxon === undefined || lot.mass_g <= 0) return undefined
   const usual = lot.sorted === null ? (lotUse(lot, context.catalogue)?.edibleFraction?.usual ?? 1) : 1
   const school = wanted.school ?? lot.way?.protocol
+  const use = lotUse(lot, context.catalogue)
+  const following = use === undefined ? undefined : protocolOf(lot, use)?.name
+  const begun_g = lot.runs.find(({ protocol }) => protocol === following)?.lotMass_g
   return plan(
     {
       taxon: weighedIn.taxon,
       part: weighedIn.part,
       stage: lot.sorted?.stageSeen ?? weighedIn.stage,
-      mass_g: (lot.runs[0]?.lotMass_g ?? lot.mass_g) * usual,
+      mass_g: (begun_g ?? lot.mass_g) * usual,
       goal: wanted.goal ?? lot.way?.goal ?? defaultGoal(lot, context),
       ...(school === undefined ? {} : { school }),
       ...(kitchen === undefined

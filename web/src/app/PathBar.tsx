@@ -39,6 +39,10 @@ export function PathBar() {
             {kitchen.elevation_m.toLocaleString('en-GB')} m · water boils at{' '}
             {formatTemp(boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C)}
           </span>
+        </p>
+      )}
+      {ready && (
+        <div className="path-end">
           <NavLink to="/books" className="demo-note">
             {open.kind === 'demo'
               ? 'Demonstration book'
@@ -46,12 +50,10 @@ export function PathBar() {
                 ? 'Somebody else’s, only read'
                 : 'Your book'}
           </NavLink>
-        </p>
-      )}
-      {ready && (
-        <NavLink to="/ill" className="ill-link">
-          Somebody is ill
-        </NavLink>
+          <NavLink to="/ill" className="ill-link">
+            Somebody is ill
+          </NavLink>
+        </div>
       )}
     </header>
   )

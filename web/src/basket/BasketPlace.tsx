@@ -149,15 +149,19 @@ function besideStop(stopsAt: number) {
 function says(next: DoNow, shut: GateView | undefined): string {
   if (next.act.kind === 'stop') return next.detail
   if (shut === undefined || next.act.kind === 'done') return next.title
+  if (next.act.kind === 'bath') return `${next.title}. ${next.act.counted} of at least ${next.act.least} are done.`
   return shut.gate === 'makeSafe' ? `${next.title}. ${next.detail}` : next.title
 }
 
 function Freshness({ next, now }: { next: DoNow; now: string }) {
   if (next.by === null) return null
   const left = minutesBetween(now, next.by)
+  const what = next.act.kind === 'bath' ? 'change it in' : 'good for'
   return (
     <p className={left < 0 ? 'freshness over' : left < 240 ? 'freshness soon' : 'freshness'}>
-      {left < 0 ? `${formatSpan(-left)} over its time` : `good for ${formatSpan(left)} more`}
+      {left < 0
+        ? `${formatSpan(-left)} over its time`
+        : `${what} ${formatSpan(left)}${next.act.kind === 'bath' ? '' : ' more'}`}
     </p>
   )
 }

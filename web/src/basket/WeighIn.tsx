@@ -1,6 +1,7 @@
 import {
   CATALOGUE,
   commonName,
+  findTaxon,
   fromMs,
   MINUTE_ms,
   newLotId,
@@ -11,6 +12,8 @@ import {
   toMs,
   formatDay,
   kitchenAt,
+  type BookState,
+  type LotState,
   type Part,
   type Stage,
 } from '@ellop/core'
@@ -40,6 +43,31 @@ export function WeighIn({ open, onClose }: { open: boolean; onClose: () => void 
   )
 }
 
+const NEW_PATCH = 'new'
+const AGAIN_AT_MOST = 4
+
+type WeighedIn = NonNullable<LotState['weighedIn']>
+
+/** The last few kinds of picking, each plant and patch once, latest first: one touch says it again. */
+function lastPickings(book: BookState): readonly WeighedIn[] {
+  const all = [...book.lots.values()]
+    .flatMap(({ weighedIn, from }) => (weighedIn === null || from.length > 0 ? [] : [weighedIn]))
+    .toSorted((a, b) => (a.pickedAt < b.pickedAt ? 1 : -1))
+  const kinds = new Map(all.map((each) => [`${each.taxon} ${each.patch}`, each]))
+  for (const each of all.toReversed()) kinds.set(`${each.taxon} ${each.patch}`, each)
+  return [...kinds.values()].toSorted((a, b) => (a.pickedAt < b.pickedAt ? 1 : -1)).slice(0, AGAIN_AT_MOST)
+}
+
+function partAndStage({ part, stage }: WeighedIn): string {
+  return `${part}/${stage}`
+}
+
+function againLabel({ taxon, part, patch }: WeighedIn, book: BookState): string {
+  const record = findTaxon(CATALOGUE, taxon)
+  const name = record === undefined ? taxon : `${commonName(record)} ${partWord(part)}`
+  return `${name}, ${book.house.patches[patch]?.name ?? patch}`
+}
+
 function WeighInForm({ onDone }: { onDone: () => void }) {
   const { book, now } = useJudgeContext()
   const navigate = useNavigate()
@@ -47,6 +75,8 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
   const [taxon, setTaxon] = useState<string>()
   const [use, setUse] = useState<string>()
   const [patch, setPatch] = useState<string>()
+  const [newPatch, setNewPatch] = useState('')
+  const [namedPatch, setNamedPatch] = useState('')
   const [mass, setMass] = useState('')
   const [picked, setPicked] = useState<string>('0')
   const [typed, setTyped] = useState<string>()
@@ -77,6 +107,12 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
     const code = nextLotCode(book, clock.book_ms)
     const lot = newLotId(code, v7())
     const moment = toMs(useBook.getState().second) - Number(picked) * MINUTE_ms
+    const from = patch === NEW_PATCH ? `patch-${v7().slice(-8)}` : (patch ?? '')
+    if (patch === NEW_PATCH) {
+      const named = await write({ type: 'ground-noted', patch: from, name: namedPatch, facts: {} }, '')
+      if (!named.ok) return
+      setPatch(from)
+    }
     const noted = await write(
       {
         type: 'weighed-in',
@@ -85,7 +121,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
         taxon: taxon ?? '',
         part,
         stage,
-        patch: patch ?? '',
+        patch: from,
         mass_g: read.value,
         pickedAt: fromMs(moment),
       },
@@ -94,6 +130,12 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
     if (!noted.ok) return
     onDone()
     void navigate(`/lot/${lot}`)
+  }
+  const before = useMemo(() => lastPickings(book), [book])
+  const again = (picking: WeighedIn) => {
+    setTaxon(picking.taxon)
+    setUse(partAndStage(picking))
+    setPatch(picking.patch)
   }
   const rest = taxon === undefined || patch === undefined ? undefined : restsUntil(book, CATALOGUE, patch, taxon)
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
@@ -106,6 +148,20 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
         void submit()
       }}
     >
+      {before.length > 0 && (
+        <div className="again" role="group" aria-label="As picked before">
+          {before.map((picking) => (
+            <Button
+              key={`${picking.taxon}${picking.patch}`}
+              size="large"
+              type={picking.taxon === taxon && picking.patch === patch ? 'primary' : 'default'}
+              onClick={() => again(picking)}
+            >
+              {againLabel(picking, book)}
+            </Button>
+          ))}
+        </div>
+      )}
       <Field
         label="What you say it is"
         hint="Ellop never names a plant. It checks that you did."
@@ -148,10 +204,17 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
           <Select
             id={id}
             size="large"
-            placeholder="Choose a patch"
-            options={Object.values(book.house.patches).map(({ id: value, name }) => ({ value, label: name }))}
+            placeholder="Choose a patch, or type the name of a new one"
+            showSearch={{ optionFilterProp: 'label', onSearch: setNewPatch }}
+            options={[
+              ...Object.values(book.house.patches).map(({ id: value, name }) => ({ value, label: name })),
+              ...(newPatch.trim() === '' ? [] : [{ value: NEW_PATCH, label: `${newPatch.trim()} (new patch)` }]),
+            ]}
             value={patch ?? null}
-            onChange={setPatch}
+            onChange={(value: string) => {
+              setPatch(value)
+              if (value === NEW_PATCH) setNamedPatch(newPatch.trim())
+            }}
           />
         )}
       </Field>

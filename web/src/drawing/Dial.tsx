@@ -39,7 +39,12 @@ export function Dial({
       <text x={160} y={102} textAnchor="middle" className="dial-above">
         {above}
       </text>
-      <text x={160} y={188} textAnchor="middle" className={figure.length > 5 ? 'dial-figure long' : 'dial-figure'}>
+      <text
+        x={160}
+        y={188}
+        textAnchor="middle"
+        className={figure.length > 5 ? 'dial-figure long' : figure.length === 5 ? 'dial-figure five' : 'dial-figure'}
+      >
         {figure}
       </text>
       <text x={160} y={228} textAnchor="middle" className="dial-caption">

@@ -60,11 +60,30 @@ export function BathForm({
       fresh ? 'Fresh water on it' : 'Poured off',
     )
   }
+  const waterField = (
+    <NumberField
+      label="Fresh water"
+      unit="mL"
+      value={water}
+      onChange={setWater}
+      error={faults['water_mL'] ?? errorOf('fresh')}
+    />
+  )
+  const tempField = (
+    <NumberField
+      label="It is at"
+      unit="°C"
+      value={temp}
+      onChange={setTemp}
+      hint="may be left empty"
+      error={faults['temp_C']}
+    />
+  )
   return (
     <div className="form">
       <WayChoice lot={lot} context={context} />
       <BathStrip lot={lot} step={act.step} least={act.least} minutes={act.minutes} now={context.now} />
-      {running !== null && endsAt !== null && (
+      {running !== null && endsAt !== null ? (
         <div className="run">
           <Dial
             left_s={(toMs(endsAt) - toMs(second)) / 1000}
@@ -72,51 +91,44 @@ export function BathForm({
             caption={early ? `left of ${formatSpan(act.minutes)}` : `since ${formatSpan(act.minutes)} were over`}
             above={formatVolume(running.water_mL)}
           />
-          <p className="run-load">
-            {early
-              ? `Poured off before, this bath does not count. Stir now and then: still water is slower.`
-              : 'Long enough. Pour it off: the water goes away, it is bitter and no use for soup.'}
-          </p>
+          <div className="bath-words">
+            <p className="run-load">
+              {early
+                ? 'Poured off before, this bath does not count. Stir now and then: still water is slower.'
+                : 'Long enough. Pour it off: the water is bitter and no use for soup.'}
+            </p>
+            <div className="form two">
+              {waterField}
+              {tempField}
+            </div>
+            <div className="acts">
+              <HoldButton tone={early ? 'early' : 'go'} onHold={() => pour(true)}>
+                {early ? 'Hold: change it early' : 'Hold: poured off, fresh water on'}
+              </HoldButton>
+              <Button size="large" onClick={() => pour(false)}>
+                Poured off, no fresh water
+              </Button>
+            </div>
+          </div>
         </div>
+      ) : (
+        <>
+          <div className="form two">
+            {waterField}
+            {tempField}
+          </div>
+          <div className="acts">
+            <Button type="primary" size="large" onClick={() => pour(true)}>
+              {act.counted === 0 ? 'Pour the first water on' : 'Pour fresh water on'}
+            </Button>
+          </div>
+        </>
       )}
-      <div className="form two">
-        <NumberField
-          label="Fresh water"
-          unit="mL"
-          value={water}
-          onChange={setWater}
-          error={faults['water_mL'] ?? errorOf('fresh')}
-        />
-        <NumberField
-          label="It is at"
-          unit="°C"
-          value={temp}
-          onChange={setTemp}
-          hint="may be left empty"
-          error={faults['temp_C']}
-        />
-      </div>
       {otherError(['fresh']) !== undefined && (
         <p className="refusal" role="alert">
           {otherError(['fresh'])}
         </p>
       )}
-      <div className="acts">
-        {running === null ? (
-          <Button type="primary" size="large" onClick={() => pour(true)}>
-            {act.counted === 0 ? 'Pour the first water on' : 'Pour fresh water on'}
-          </Button>
-        ) : (
-          <>
-            <HoldButton tone={early ? 'early' : 'go'} onHold={() => pour(true)}>
-              {early ? 'Hold: change it early' : 'Hold: poured off, fresh water on'}
-            </HoldButton>
-            <Button size="large" onClick={() => pour(false)}>
-              Poured off, no fresh water
-            </Button>
-          </>
-        )}
-      </div>
       <p className="caution">
         Drinking water only, no warmer than the limit says: warm meal sours. Sour, fizzy or slimy: throw it away, do not
         taste it.

@@ -24,7 +24,7 @@ export function BathStrip({
         const share = Math.min(1, lasted / minutes)
         const state = bath === undefined ? 'ahead' : bath.endedAt === null ? 'in' : share >= 1 ? 'done' : 'short'
         return (
-          <li key={index} className={`bath ${state}`} title={bath === undefined ? 'to come' : formatSpan(lasted)}>
+          <li key={index} className={`bowl ${state}`} title={bath === undefined ? 'to come' : formatSpan(lasted)}>
             <svg viewBox="0 0 40 26" aria-hidden="true">
               <clipPath id={`bowl-${index}`}>
                 <path d="M3 3 C3 20 12 24 20 24 C28 24 37 20 37 3 Z" />

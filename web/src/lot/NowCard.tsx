@@ -1,6 +1,7 @@
 import { formatSpan, minutesBetween, type DoNow, type JudgeContext, type LotState } from '@ellop/core'
 import { useSearchParams } from 'react-router'
 import { BathForm } from './BathForm'
+import { AsLastTimeForm } from './AsLastTimeForm'
 import { AttestForm } from './AttestForm'
 import { GroundForm } from './GroundForm'
 import { LoadForm } from './LoadForm'
@@ -53,6 +54,8 @@ function ActForm({ lot, next, context }: ActProps) {
   switch (act.kind) {
     case 'look':
       return <LookForm lot={lot} character={act.character} context={context} />
+    case 'as-last-time':
+      return <AsLastTimeForm lot={lot} act={act} context={context} />
     case 'attest':
       return <AttestForm lot={lot} context={context} />
     case 'sort-strays':
