@@ -1,3 +1,4 @@
+import { CATALOGUE, CHARACTERS, plainWords, requireTaxon } from '@ellop/core'
 import { expect, type Locator, type Page } from '@playwright/test'
 
 /** What a cook would answer to each question about true nettle tops. */
@@ -27,7 +28,9 @@ export async function hold(page: Page, button: Locator): Promise<void> {
 
 /** Chooses in a list by typing into it. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
-  await page.getByRole('combobox', { name: label }).click()
+  const box = page.getByRole('combobox', { name: label })
+  await box.click()
+  if (await box.isEditable()) await box.fill(option.split(' · ').at(-1) ?? option)
   await page.locator('.ant-select-item-option', { hasText: option }).first().click()
 }
 
@@ -57,6 +60,30 @@ export async function tellNettle(page: Page): Promise<void> {
     await expect(title).not.toHaveText(question)
   }
   await expect(title).toHaveText('Are you certain?')
+}
+
+/** Looks at every tell that is asked of a plant, as its record says it looks, until certainty is asked for. */
+export async function tellPlant(page: Page, scientificName: string): Promise<void> {
+  const taxon = requireTaxon(CATALOGUE, scientificName)
+  const title = page.locator('#now-title')
+  for (let look = 0; look < 12; look++) {
+    const question = (await title.textContent()) ?? ''
+    const character = Object.keys(CHARACTERS).find((id) => CHARACTERS[id]?.ask === question)
+    if (character === undefined) break
+    const state = plainWords(taxon.characters[character]?.[0] ?? '')
+    await page.getByRole('group', { name: 'What you see' }).getByRole('button', { name: state, exact: true }).click()
+    await page.getByRole('button', { name: 'That is what I see' }).click()
+    await expect(title).not.toHaveText(question)
+  }
+  await expect(title).toHaveText('Are you certain?')
+}
+
+/** The stand counted and its wildlife looked for. */
+export async function countStand(page: Page, stood = '4000', cut = '40'): Promise<void> {
+  await page.getByRole('textbox', { name: 'Stood there' }).fill(stood)
+  await page.getByRole('textbox', { name: 'You cut' }).fill(cut)
+  await page.getByLabel('I looked for them before cutting').check()
+  await page.getByRole('button', { name: 'Note the stand' }).click()
 }
 
 /** A load into the pot, two minutes, and out. */

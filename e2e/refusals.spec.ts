@@ -94,5 +94,5 @@ test('a full store is told, and what was typed stays', async ({ page }) => {
   )
   await expect(page.getByLabel('Weight as picked')).toHaveValue('1240')
   await page.reload()
-  await expect(page.locator('.place-head p')).toContainText('4 lots')
+  await expect(page.locator('.place-head p')).toContainText('8 lots')
 })

@@ -1,13 +1,15 @@
 import { commonName, findTaxon } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
-import { isHarmful, type Clearance } from '../identity/clear'
+import { isHarmful, type Clearance as WholeClearance } from '../identity/clear'
 import { carriedOver } from '../identity/carriedOver'
-import { lotClearance, meetingDays } from '../identity/lotTells'
+import { lotContradictions, lotJudged, meetingDays } from '../identity/lotTells'
 import { kinOf } from '../lot/kin'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { formatList } from '../quantity/format'
 import { closedBy, finding, worstOf, type Finding, type JudgeContext } from './verdict'
+
+type Clearance = Omit<WholeClearance, 'next'>
 
 /** Harmful plants named one by one before the rest is only counted. */
 const NAMED_AT_MOST = 4
@@ -29,7 +31,7 @@ const STRAY = 'A stray was reported: go through the whole lot again, piece by pi
 function pickingIdentity(lot: LotState, context: JudgeContext): Finding {
   const taxon = lot.weighedIn === null ? undefined : findTaxon(context.catalogue, lot.weighedIn.taxon)
   if (taxon === undefined) return closedBy('This plant is not in the catalogue, so nothing can be checked.')
-  const clearance = lotClearance(lot, taxon, context)
+  const clearance = lotJudged(lot, taxon, context)
   const carried = carriedOver(lot, taxon, context)
   const ajar = [
     ...(strayPending(lot) ? [STRAY] : []),
@@ -56,7 +58,7 @@ function closings(lot: LotState, context: JudgeContext): readonly string[] {
         ? []
         : [
             ...strayClosings({ ...strand, strays: lot.strays.brokenUp ? lot.strays : strand.strays }, taxon),
-            ...contradictionReasons(lotClearance(strand, taxon, context), taxon),
+            ...contradictionReasons(lotContradictions(strand, taxon, context), taxon),
           ]
     }),
   ]
@@ -98,7 +100,7 @@ function strayPending({ strays: { reportedAt, sortedAt } }: LotState): boolean {
   return reportedAt !== null && (sortedAt === null || sortedAt < reportedAt)
 }
 
-function contradictionReasons({ contradictions }: Clearance, taxon: Taxon): readonly string[] {
+function contradictionReasons(contradictions: Clearance['contradictions'], taxon: Taxon): readonly string[] {
   return contradictions.map(
     ({ character, observed, expected }) =>
       `${label(character)}: you saw ${formatList(observed.map(plainWords))}; ${commonName(taxon)} has ${formatList(expected.map(plainWords))}. It is not this plant, or not only this plant.`,

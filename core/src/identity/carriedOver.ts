@@ -6,7 +6,7 @@ import { kitchenAt } from '../log/houseState'
 import type { LotState } from '../lot/lotState'
 import { dayOf, type Instant } from '../quantity/instant'
 import { isHarmful } from './clear'
-import { countingTells, lotClearance } from './lotTells'
+import { countingTells, lotJudged } from './lotTells'
 
 /** What an earlier lot spares this one. */
 export interface CarriedOver {
@@ -47,7 +47,7 @@ export function carriedOver(
     return undefined
   if (lot.strays.reportedAt !== null) return undefined
   const shown = same.findLast((other) => {
-    const { missing, standing, contradictions } = lotClearance(other, taxon, context)
+    const { missing, standing, contradictions } = lotJudged(other, taxon, context)
     return other.attestedAt !== null && missing.length === 0 && contradictions.length === 0 && !standing.some(isHarmful)
   })
   if (shown === undefined) return undefined

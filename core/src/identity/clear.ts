@@ -89,14 +89,25 @@ export function seasonOf(day: string): Season {
  * @throws RangeError when the claimed taxon is not in the catalogue.
  */
 export function clear(observation: Observation, catalogue: Catalogue): Clearance {
+  const { claimed, ...judged } = judgeTells(observation, catalogue)
+  return { ...judged, next: nextTells(claimed, catalogue, observation, judged.standing, judged.missing) }
+}
+
+/** As {@link clear}, without the next tell: what a gate needs, at a fraction of the cost. */
+export function judgeTells(
+  observation: Observation,
+  catalogue: Catalogue,
+): Omit<Clearance, 'next'> & { readonly claimed: Taxon } {
   const claimed = findTaxon(catalogue, observation.taxon)
   if (!claimed) throw new RangeError(`clear: expected a taxon of the catalogue, got ${observation.taxon}`)
   const { observed, encounters, certain } = observation
   const contradictions = contradictionsOf(claimed, observed)
   const missing = claimed.keyCharacters.filter((character) => (observed[character] ?? []).length === 0)
+  const listed = new Map(claimed.lookalikes.map(({ scientificName, severity }) => [scientificName, severity]))
+  const seen = Object.entries(observed)
   const others = catalogue.taxa
     .filter((other) => other !== claimed)
-    .map((other) => standingOf(claimed, other, observed))
+    .map((other) => standingOf(listed, other, seen))
     .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity))
   const standing = others.filter((other) => other.ruledOutBy.length < other.needed)
   const encountersNeeded = meetingsNeeded(claimed)
@@ -109,7 +120,7 @@ export function clear(observation: Observation, catalogue: Catalogue): Clearance
     missing,
     standing,
     ruledOut: others.filter((other) => !standing.includes(other)),
-    next: nextTells(claimed, catalogue, observation, standing, missing),
+    claimed,
     encountersNeeded,
   }
 }
@@ -124,7 +135,8 @@ export function meetingsNeeded(claimed: Taxon): number {
   return Math.max(...claimed.lookalikes.map(({ severity }) => ENCOUNTERS_NEEDED[severity]), 1)
 }
 
-function contradictionsOf(claimed: Taxon, observed: Observation['observed']): readonly Contradiction[] {
+/** States seen that the claimed plant never shows. */
+export function contradictionsOf(claimed: Taxon, observed: Observation['observed']): readonly Contradiction[] {
   return Object.entries(observed).flatMap(([character, states]) => {
     const expected = claimed.characters[character]
     const against = expected === undefined ? [] : states.filter((state) => !expected.includes(state))
@@ -132,24 +144,30 @@ function contradictionsOf(claimed: Taxon, observed: Observation['observed']): re
   })
 }
 
-function standingOf(claimed: Taxon, other: Taxon, observed: Observation['observed']): StandingTaxon {
-  const severity = severityOf(claimed, other)
-  const against = Object.entries(observed).filter(([character, states]) => speaksAgainst(other, character, states))
-  const groups = new Map(against.map(([character]) => [CHARACTERS[character]?.group ?? character, character]))
+function standingOf(
+  listed: ReadonlyMap<string, Severity>,
+  other: Taxon,
+  seen: readonly (readonly [string, readonly string[]])[],
+): StandingTaxon {
+  const severity = severityOf(listed.get(other.scientificName), other)
+  const groups = new Map<string, string>()
+  for (const [character, states] of seen)
+    if (speaksAgainst(other, character, states)) groups.set(CHARACTERS[character]?.group ?? character, character)
   return {
     taxon: other.scientificName,
     severity,
-    ruledOutBy: [...groups.values()].sort(),
+    ruledOutBy: groups.size === 0 ? NOTHING : [...groups.values()].sort(),
     needed: TELLS_NEEDED[severity],
   }
 }
+
+const NOTHING: readonly string[] = []
 
 /**
  * How bad the other would be in place of the claimed plant: what its own record says, or worse where the claimed plant's record
  * says so. Of a plant that is food itself the claimed plant's record may know better: two oaks treated alike.
  */
-function severityOf(claimed: Taxon, other: Taxon): Severity {
-  const listed = claimed.lookalikes.find(({ scientificName }) => scientificName === other.scientificName)?.severity
+function severityOf(listed: Severity | undefined, other: Taxon): Severity {
   if (listed === undefined) return other.severity
   if (other.role !== 'danger') return listed
   return SEVERITIES[Math.min(SEVERITIES.indexOf(listed), SEVERITIES.indexOf(other.severity))] ?? listed

@@ -4,7 +4,7 @@ import type { BookState } from '../log/fold'
 import { kitchenAt } from '../log/houseState'
 import type { LotState, TellFact } from '../lot/lotState'
 import { dayOf, type Instant } from '../quantity/instant'
-import { clear, seasonOf, type Clearance, type Observation } from './clear'
+import { clear, contradictionsOf, judgeTells, seasonOf, type Clearance, type Observation } from './clear'
 
 /** What a lot's tells are held against. */
 interface Moment {
@@ -16,6 +16,16 @@ interface Moment {
 /** The lot's tells, as far as they count, held against the catalogue. */
 export function lotClearance(lot: LotState, taxon: Taxon, context: Moment): Clearance {
   return clear(lotObservation(lot, taxon, context), context.catalogue)
+}
+
+/** As {@link lotClearance}, without the next tell: for the gates. */
+export function lotJudged(lot: LotState, taxon: Taxon, context: Moment): Omit<Clearance, 'next'> {
+  return judgeTells(lotObservation(lot, taxon, context), context.catalogue)
+}
+
+/** Only what contradicts the claim. */
+export function lotContradictions(lot: LotState, taxon: Taxon, context: Moment): Clearance['contradictions'] {
+  return contradictionsOf(taxon, lotObservation(lot, taxon, context).observed)
 }
 
 function lotObservation(lot: LotState, taxon: Taxon, context: Moment): Observation {

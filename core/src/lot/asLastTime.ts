@@ -29,8 +29,8 @@ export function asLastTime(lot: LotState, context: JudgeContext): AsLastTime | u
   const last = [...context.book.lots.values()].find(({ code }) => code === carried.fromCode)
   const { missing, next } = lotClearance(lot, taxon, context)
   const character = next.find((each) => missing.includes(each.character))?.character
-  if (last?.weighedIn == null || last.stand === null || last.sorted === null || character === undefined)
-    return undefined
+  if (last === undefined || last.weighedIn === null || last.stand === null || last.sorted === null) return undefined
+  if (character === undefined) return undefined
   const { stems, taken, wildlifeLooked, wildlifeOn, othersPick, school } = last.stand
   const { stageSeen, trimmedTo, wash, kept_g } = last.sorted
   const share = weighedIn.mass_g / last.weighedIn.mass_g

@@ -116,7 +116,7 @@ export function doNow(lot: LotState, context: JudgeContext): DoNow {
     case 'makeSafe':
       return { ...treatNext(lot, context), by: runningEnd(lot, context) ?? standsUntil(lot) ?? by }
     case 'palate':
-      return lot.drained === null && cookedAt(lot) !== undefined
+      return weighingDue(lot)
         ? {
             act: { kind: 'weigh', after: storedAs(lot, context) === 'dried' ? 'drying' : 'cooking' },
             title: 'Press and weigh it',
@@ -219,6 +219,15 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
     detail: `You have not yet met ${commonName(taxon)} on enough days. Write down each day you meet it and are sure.`,
     otherwise: 'Leave this one.',
   }
+}
+
+/** Cooked or dried, and not weighed since. */
+function weighingDue(lot: LotState): boolean {
+  const cooked = lot.runs
+    .flatMap(({ done }) => (done === null ? [] : [done.at]))
+    .sort()
+    .at(-1)
+  return cooked !== undefined && (lot.drained === null || lot.drained.at < cooked)
 }
 
 const NAMED_AT_MOST = 3

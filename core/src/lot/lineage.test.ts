@@ -17,6 +17,11 @@ const opened = (kitchen = {}) => meetAll(household(new Pen(), kitchen))
 const see = (pen: Pen, lot: string, gate: Gate) => judge(gate, pen.lot(lot), pen.context)
 const states = (pen: Pen, lot: string) =>
   Object.fromEntries(GATES.slice(0, 6).map((gate) => [gate, see(pen, lot, gate).state]))
+const firstPack = (pen: Pen, lot: string) => {
+  const [pack] = pen.lot(lot).packs
+  if (pack === undefined) throw new RangeError(`expected a pack of ${lot}`)
+  return pack
+}
 const split = (pen: Pen, lot: string, into: string, mass_g: number) =>
   pen.write({ type: 'split', lot, into, code: into, mass_g, why: 'another dish' })
 const join = (pen: Pen, lot: string, parts: readonly (readonly [string, number])[]) =>
@@ -160,7 +165,7 @@ describe('a leach ended by taste', () => {
     })
     expect(see(pen, 'A', 'makeSafe').reasons[0]).toMatch(/^Not yet food: “dried in the shell for later” only keeps it/)
     pen.write({ ...pack, pack: 'dry' })
-    const view = packView(pen.lot('A'), pen.lot('A').packs[0]!, pen.context)
+    const view = packView(pen.lot('A'), firstPack(pen, 'A'), pen.context)
     expect(view).toMatchObject({ notYetFood: true, done: 'nothing yet', held: [], label: 'Acorns' })
     pen.wait(60 * 24 * 90).write({ type: 'opened', lot: 'A', pack: 'dry', into: 'C', code: 'C', mass_g: 500 })
     expect(pen.lot('A').packs[0]?.mass_g).toBe(0)
@@ -226,7 +231,7 @@ describe('stores and their measures', () => {
     runStepElder(high)
     expect(see(high, 'A', 'makeSafe').reasons[0]).toMatch(/The record accepts this boil up to 2,000 m/)
     expect(pack(high, 'frozen', -19)).toBe('taken')
-    expect(packView(high.lot('A'), high.lot('A').packs[0]!, high.context).notYetFood).toBe(true)
+    expect(packView(high.lot('A'), firstPack(high, 'A'), high.context).notYetFood).toBe(true)
   })
   const runStepElder = (pen: Pen) => {
     pen.write({ type: 'way-chosen', lot: 'A', protocol: KINDS.elder.way, goal: 'eat' })
@@ -449,7 +454,7 @@ describe('a recall', () => {
     pen.write({ type: 'food-turned', of: 'B', pack: 'p', why: 'the lid stood open' })
     expect(see(pen, 'J', 'sort')).toMatchObject({ state: 'closed', reasons: ['It has turned bad: the lid stood open'] })
     expect(see(pen, 'B', 'sort').state).toBe('open')
-    expect(judge('sort', packAsLot(pen.lot('B'), pen.lot('B').packs[0]!), pen.context).state).toBe('closed')
+    expect(judge('sort', packAsLot(pen.lot('B'), firstPack(pen, 'B')), pen.context).state).toBe('closed')
   })
   it('since a day leaves what was picked before', () => {
     const pen = bringInKind(opened(), 'nettle', 'A')

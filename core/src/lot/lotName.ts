@@ -48,10 +48,10 @@ const TAIL_CHARACTERS = 4
 
 /** The id of a new lot: its code, and a few characters that no other device has. */
 export function newLotId(code: string, uuid: string): string {
-  return `${code}.${uuid.slice(-TAIL_CHARACTERS)}`
+  return `${code}-${uuid.slice(-TAIL_CHARACTERS)}`
 }
 
-/** The id of a lot's next pack: `27-007.x3f9-b7`. */
+/** The id of a lot's next pack: `27-007-x3f9-b7`. */
 export function nextPackId(lot: LotState, uuid: string): string {
   return `${lot.id}-${String.fromCharCode(97 + (lot.packs.length % 26))}${uuid.slice(-2)}`
 }

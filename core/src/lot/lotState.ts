@@ -256,7 +256,20 @@ export function isBegun(lot: LotState): boolean {
 /** A part of a lot under an id of its own: all that is known of the whole holds for the part; what left it and its stores stay behind. */
 export function partOf(lot: LotState, id: LotId, code: string, origin: Origin): LotState {
   const { mass_g } = origin
-  return { ...lot, id, code, mass_g, packs: [], servings: [], flows: [], from: [origin] }
+  const share = lot.mass_g > 0 ? mass_g / lot.mass_g : 1
+  return {
+    ...lot,
+    id,
+    code,
+    mass_g,
+    // What went through a step went through it in this part too, in its share.
+    runs: lot.runs.map((run) => ({ ...run, mass_g: run.mass_g * share, lotMass_g: run.lotMass_g * share })),
+    drained: lot.drained === null ? null : { ...lot.drained, mass_g: lot.drained.mass_g * share },
+    packs: [],
+    servings: [],
+    flows: [],
+    from: [origin],
+  }
 }
 
 /** The pickings in a lot, each with its share of the mass: itself, or what a batch was joined from. */
@@ -270,8 +283,8 @@ export function strandsOf(lot: LotState): readonly { readonly lot: LotState; rea
 
 /** What a lot began with, g: as picked, as split off, or as joined. */
 export function beganWith_g(lot: LotState): number {
-  if (lot.joined.length > 0) return lot.joined.reduce((sum, { mass_g }) => sum + mass_g, 0)
-  return lot.from[0]?.mass_g ?? lot.weighedIn?.mass_g ?? 0
+  if (lot.from.length > 0) return lot.from.reduce((sum, { mass_g }) => sum + mass_g, 0)
+  return lot.weighedIn?.mass_g ?? 0
 }
 
 /** A flow of mass out of the lot; what is in hand goes down by as much, never below nothing. */

@@ -24,6 +24,14 @@ export class Pen {
     this.catalogue = catalogue
   }
 
+  /** Another one that goes on from here by itself. */
+  copy(): Pen {
+    const copy = new Pen(this.catalogue)
+    copy.log = this.log
+    copy.now = this.now
+    copy.#count = this.#count
+    return copy
+  }
   /** Lets time pass. */
   wait(minutes: number): this {
     this.now = fromMs(toMs(this.now) + minutes * MINUTE_ms)

@@ -18,7 +18,8 @@ export type LimitHere =
  *
  */
 export function limitHere(limit: CriticalLimit, elevation_m: number): LimitHere {
-  const boil_C = boilingPoint({ elevation_m }).temp_C
+  const boil_C =
+    limit.measure === 'rolling-boil' || limit.measure === 'food-temperature' ? boilingPoint({ elevation_m }).temp_C : 0
   switch (limit.measure) {
     case 'rolling-boil': {
       if (elevation_m > limit.acceptedTo_m)

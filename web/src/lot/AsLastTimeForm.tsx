@@ -1,4 +1,12 @@
-import { CHARACTERS, formatMass, plainWords, type LotState, type NowAct, type Saying } from '@ellop/core'
+import {
+  CHARACTERS,
+  formatMass,
+  plainWords,
+  type JudgeContext,
+  type LotState,
+  type NowAct,
+  type Saying,
+} from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { NumberField, readField } from '../controls/Field'
@@ -6,14 +14,17 @@ import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { LookForm } from './LookForm'
-import type { ActProps } from './NowCard'
 
 /** A plant the cook knows, from a patch the cook knows: one tell is looked at live, all else is as last time, in one go. */
 export function AsLastTimeForm({
   lot,
   act,
   context,
-}: Pick<ActProps, 'context'> & { lot: LotState; act: Extract<NowAct, { kind: 'as-last-time' }> }) {
+}: {
+  context: JudgeContext
+  lot: LotState
+  act: Extract<NowAct, { kind: 'as-last-time' }>
+}) {
   const { last } = act
   const { write, errorOf, otherError } = useNote()
   const [seen, setSeen] = useState<readonly string[]>([])

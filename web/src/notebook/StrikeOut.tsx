@@ -16,6 +16,7 @@ export function StrikeOut({ entry, onClose }: { entry: Entry; onClose: () => voi
     () => strikePreview(log, draftStrike(entry.id, context.now), context),
     [log, entry.id, context],
   )
+  const codeOf = (lot: string) => context.book.lots.get(lot)?.code ?? lot
   const names = (ids: readonly string[]) => ids.map((id) => context.book.house.eaters[id]?.name ?? id).join(', ')
   const still =
     preview.gates.length +
@@ -37,11 +38,11 @@ export function StrikeOut({ entry, onClose }: { entry: Entry; onClose: () => voi
       <ul className="preview">
         {still && <li>No gate, no pack and nobody’s plate.</li>}
         {preview.lotsGone.map((lot) => (
-          <li key={lot}>Lot {lot} would be gone.</li>
+          <li key={lot}>Lot {codeOf(lot)} would be gone.</li>
         ))}
         {preview.gates.map(({ lot, gate, from, to }) => (
           <li key={lot + gate}>
-            Lot {lot}: {GATE_NAMES[gate]} goes from {from} to {to}.
+            Lot {codeOf(lot)}: {GATE_NAMES[gate]} goes from {from} to {to}.
           </li>
         ))}
         {preview.newlyHeld.packs.map(({ pack }) => (

@@ -1,0 +1,342 @@
+import { addEntries, foldLog, inOrder, type BookState } from '../log/fold'
+import type { Saying } from '../log/stamp'
+import { isBegun } from '../lot/lotState'
+import { massBalance } from '../lot/story'
+import { mayActByHand } from './secondOpinion'
+import { CLEAN, household, Pen } from './pen'
+import { KIND_NAMES, KINDS, meetAll, TELLS, type Kind } from './plants'
+
+/** How far a random log came. */
+export interface RandomLog {
+  readonly pen: Pen
+  readonly served: number
+  readonly packed: number
+  readonly recalled: number
+  readonly joined: number
+  readonly split: number
+  readonly opened: number
+  readonly refused: number
+  /** A serving or pack that the second opinion would not have let through; undefined when there is none. */
+  readonly fault: string | undefined
+}
+
+/** Numbers from 0 to 1 from one seed (mulberry32). */
+export function chance(seed: number): () => number {
+  let state = seed >>> 0
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0
+    let mixed = state
+    mixed = Math.imul(mixed ^ (mixed >>> 15), mixed | 1)
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61)
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+/** Of this many acts one goes wrong: skipped, done wrongly, struck out, dated back, or something comes between. */
+const SLIP_ONE_IN = 22
+/** What every log begins with, written once. */
+const HOUSEHOLD = meetAll(household(new Pen()))
+HOUSEHOLD.write({ type: 'ground-noted', patch: 'third', name: 'Third', facts: CLEAN })
+const PATCHES = ['wall', 'other', 'third']
+
+/**
+ * A cook's day at random from one seed: one to three lots of different kinds taken towards the plate side by side, most acts
+ * right and some wrong, with splits, joins, packs opened again, strays, recalls, strike-outs and entries dated back.
+ */
+export function playRandomLog(seed: number): RandomLog {
+  const random = chance(seed)
+  const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)] as T
+  const pen = HOUSEHOLD.copy()
+  const tally = { served: 0, packed: 0, recalled: 0, joined: 0, split: 0, opened: 0, refused: 0 }
+  let fault: string | undefined
+  let serial = 0
+  const attempt = (saying: Saying, at?: string) => {
+    const tried = pen.try(saying, at)
+    if (!tried.proposal.ok) tally.refused += 1
+    else if (saying.type === 'served' || saying.type === 'packed') {
+      tally[saying.type] += 1
+      const standing = inOrder(pen.log).filter(({ id }) => !pen.log.struck.has(id))
+      const index = standing.findIndex(({ id }) => id === tried.entry.id)
+      if (!mayActByHand(standing, index)) fault ??= `${saying.type} of ${saying.lot} behind a shut gate, seed ${seed}`
+    }
+    pen.wait(1)
+    return tried
+  }
+  const count = 1 + Math.floor(random() * 3)
+  const kinds = [...KIND_NAMES].sort(() => random() - 0.5).slice(0, count)
+  if (random() < 0.35) kinds.splice(1, kinds.length, kinds[0] as Kind)
+  const scripts = kinds.map((kind, index) => script(kind, `L${index}`, PATCHES[index] ?? 'wall', random))
+  while (scripts.some((each) => each.length > 0)) {
+    const acts = pick(scripts.filter((each) => each.length > 0))
+    const act = acts.shift()
+    if (act === undefined) continue
+    if (random() * SLIP_ONE_IN < 1) slip()
+    else act(attempt, pen)
+    if (random() < 0.04) between()
+  }
+  finish()
+  return { pen, ...tally, fault }
+
+  /** Something goes wrong or comes between. */
+  function slip(): void {
+    const lots = [...pen.log.state.lots.keys()]
+    const lot = lots.length === 0 ? 'L0' : pick(lots)
+    const all = inOrder(pen.log).filter(({ type }) => type !== 'struck')
+    pick([
+      () => undefined,
+      () => void attempt({ type: 'struck', entry: pick(all).id, why: 'a slip' }),
+      () => void attempt({ type: 'stray-reported', lot, what: 'something smooth', brokenUp: random() < 0.3 }),
+      () => void attempt({ type: 'strays-sorted', lot, found: 1 }),
+      () => void attempt(taste(lot, { alarm: random() < 0.5 ? 'soap' : null, accepts: false })),
+      () => void attempt(taste(lot, { crumb: true, astringent: Math.floor(random() * 4) })),
+      () => void attempt({ type: 'thrown-away', lot, pack: null, mass_g: 20, why: 'dropped' }),
+      () => void attempt({ type: 'ground-noted', patch: pick(PATCHES), facts: { looksHealthy: random() < 0.5 } }),
+      () => void attempt({ type: 'tell-seen', lot, character: 'leafMargin', answer: 'seen', states: ['spiny'] }),
+      () => void attempt({ type: 'certain-attested', lot }, pick(all).at),
+      () => void pen.wait(Math.floor(random() * 400)),
+      () => void attempt(serving(lot, pick(['bo', 'cy', 'ann']), 3)),
+      () => {
+        tally.recalled += 1
+        attempt(
+          random() < 0.5
+            ? { type: 'patch-turned', patch: pick(PATCHES), why: 'sprayed', since: null }
+            : { type: 'food-turned', of: lot, pack: null, why: 'mouldy' },
+        )
+      },
+    ])()
+  }
+
+  /** Splitting, joining, opening. */
+  function between(): void {
+    const lots = [...pen.log.state.lots.values()].filter(({ mass_g }) => mass_g > 50)
+    if (lots.length === 0) return
+    const [a, b] = [pick(lots), pick(lots)]
+    serial += 1
+    const into = `N${serial}`
+    const what = random()
+    if (what < 0.45) {
+      const { proposal } = attempt({
+        type: 'split',
+        lot: a.id,
+        into,
+        code: into,
+        mass_g: Math.round(a.mass_g / 3),
+        why: 'x',
+      })
+      if (proposal.ok) tally.split += 1
+    } else if (what < 0.85 && a !== b) {
+      const parts = [a, b].map(({ id, mass_g }) => ({
+        lot: id,
+        mass_g: Math.round(mass_g * (random() < 0.5 ? 1 : 0.5)),
+      }))
+      const { proposal } = attempt({ type: 'joined', lot: into, code: into, parts })
+      if (proposal.ok) tally.joined += 1
+    } else openOne(into)
+  }
+
+  function openOne(into: string): void {
+    const packs = [...pen.log.state.lots.values()].flatMap((lot) =>
+      lot.packs.filter(({ mass_g }) => mass_g > 5).map(({ id, mass_g }) => ({ lot: lot.id, id, mass_g })),
+    )
+    if (packs.length === 0) return
+    const pack = pick(packs)
+    const { proposal } = attempt({
+      type: 'opened',
+      lot: pack.lot,
+      pack: pack.id,
+      into,
+      code: into,
+      mass_g: pack.mass_g / 2,
+    })
+    if (proposal.ok) tally.opened += 1
+  }
+
+  /** At the end everything in hand and in the larder is tried on the table. */
+  function finish(): void {
+    for (const lot of [...pen.log.state.lots.values()]) {
+      if (lot.mass_g > 5) attempt(serving(lot.id, 'ann', 2))
+      for (const { id, mass_g } of lot.packs) if (mass_g > 3) attempt({ ...serving(lot.id, 'ann', 2), pack: id })
+      if (lot.mass_g > 5) attempt(packing(lot.id, `${lot.id}-end`, 'frozen', lot.mass_g / 2, -19))
+    }
+  }
+}
+
+type Act = (attempt: (saying: Saying, at?: string) => ReturnType<Pen['try']>, pen: Pen) => void
+
+const say =
+  (saying: Saying): Act =>
+  (attempt) =>
+    void attempt(saying)
+
+function taste(lot: string, over: Partial<Saying<'tasted'>>): Saying<'tasted'> {
+  return {
+    type: 'tasted',
+    lot,
+    taster: 'ann',
+    bitter: 0,
+    astringent: 0,
+    crumb: false,
+    accepts: true,
+    alarm: null,
+    ...over,
+  }
+}
+
+function serving(lot: string, eater: string, mass_g: number): Saying<'served'> {
+  return { type: 'served', lot, pack: null, dish: 'dish', portions: [{ eater, mass_g }] }
+}
+
+function packing(
+  lot: string,
+  pack: string,
+  store: Saying<'packed'>['store'],
+  mass_g: number,
+  storeTemp_C: number,
+): Saying<'packed'> {
+  return { type: 'packed', lot, pack, store, mass_g, containers: 1, storeTemp_C }
+}
+
+/** The right way of one lot, act by act. */
+function script(kind: Kind, lot: string, patch: string, random: () => number): Act[] {
+  const { taxon, part, stage, way, goal } = KINDS[kind]
+  const load =
+    (step: number, minutes: number): Act =>
+    (attempt, pen) => {
+      const state = pen.log.state.lots.get(lot)
+      const mass_g = (state?.mass_g ?? 0) / (random() < 0.15 ? 2 : 1)
+      if (mass_g <= 0) return
+      const begun = attempt({ type: 'step-begun', lot, protocol: way, step, load: 1, mass_g })
+      if (!begun.proposal.ok) return
+      const short = random() < 0.05
+      pen.wait(short ? minutes / 2 : minutes + 1)
+      attempt({
+        type: 'step-done',
+        lot,
+        begun: begun.entry.id,
+        outcome: random() < 0.03 ? 'off-boil' : 'done',
+        minutes: short ? minutes / 2 : minutes,
+        temp_C: random() < 0.1 ? (random() < 0.3 ? 90 : 96) : null,
+        backToBoil_s: null,
+        driedTo_g: null,
+        checked: random() > 0.03,
+        water: random() < 0.9 ? 'thrown' : 'kept',
+      })
+    }
+  const bath =
+    (fresh: boolean): Act =>
+    (attempt, pen) => {
+      attempt({
+        type: 'bath-changed',
+        lot,
+        protocol: way,
+        step: 5,
+        fresh: fresh ? { water_mL: 4000, temp_C: 96 } : null,
+      })
+      pen.wait(random() < 0.04 ? 5 : 15)
+    }
+  const treatment: Act[] =
+    kind === 'spruce'
+      ? []
+      : kind === 'elder'
+        ? [load(2, 31), load(3, 1)]
+        : kind === 'acorns'
+          ? [
+              load(2, 1),
+              ...[true, true, true, true, true, false].map(bath),
+              say(taste(lot, { crumb: true, astringent: 1 })),
+              load(6, 16),
+            ]
+          : [load(2, 4)]
+  return [
+    (attempt, pen) =>
+      void attempt({ type: 'weighed-in', lot, code: lot, taxon, part, stage, patch, mass_g: 1000, pickedAt: pen.now }),
+    ...TELLS[kind].map(([character, state]) =>
+      say({ type: 'tell-seen', lot, character, answer: 'seen', states: [state] }),
+    ),
+    say({ type: 'certain-attested', lot }),
+    say({
+      type: 'stand-counted',
+      lot,
+      stems: 4000,
+      taken: 50,
+      wildlifeLooked: true,
+      wildlifeOn: 0,
+      othersPick: false,
+      school: null,
+    }),
+    say({
+      type: 'sorted',
+      lot,
+      stageSeen: stage,
+      kept_g: 900,
+      trimmed_g: 100,
+      trimmedTo: 'compost',
+      wash: { water: random() < 0.97 ? 'safe' : 'chemicals', changes: 3 },
+    }),
+    say(packing(lot, `${lot}-raw`, 'chilled', 100, random() < 0.9 ? 3 : 12)),
+    say({ type: 'way-chosen', lot, protocol: way, goal }),
+    ...treatment,
+    say(taste(lot, {})),
+    say(packing(lot, `${lot}-a`, 'frozen', 200, -19)),
+    say(serving(lot, 'ann', 2)),
+  ]
+}
+
+/** What became of many random logs, as one line; and everything that was wrong with any of them. */
+export interface RandomLogs {
+  readonly shares: string
+  /** Share that reached a legal serving or pack. */
+  readonly reached: number
+  readonly faults: readonly string[]
+}
+
+/**
+ * Plays random logs of successive seeds. Each is held against the second opinion at every serving and pack; its state must be
+ * that of a fold from scratch, of the same entries come together from two devices, and mass must be conserved.
+ */
+export function playMany(firstSeed: number, count: number): RandomLogs {
+  const reached = { serving: 0, pack: 0, either: 0, recall: 0, join: 0, split: 0, opening: 0 }
+  const faults: string[] = []
+  for (let seed = firstSeed; seed < firstSeed + count; seed += 1) {
+    const played = playRandomLog(seed)
+    if (played.fault !== undefined) faults.push(played.fault)
+    faults.push(...stateFaults(played.pen, seed))
+    reached.serving += Number(played.served > 0)
+    reached.pack += Number(played.packed > 0)
+    reached.either += Number(played.served + played.packed > 0)
+    reached.recall += Number(played.recalled > 0)
+    reached.join += Number(played.joined > 0)
+    reached.split += Number(played.split > 0)
+    reached.opening += Number(played.opened > 0)
+  }
+  const shares = Object.entries(reached)
+    .map(([what, times]) => `${what} ${((100 * times) / count).toFixed(1)} %`)
+    .join(', ')
+  if (reached.either < 0.3 * count) faults.push(`only ${reached.either} of ${count} reached a serving or a pack`)
+  return { shares, reached: reached.either / count, faults }
+}
+
+function stateFaults({ log }: Pen, seed: number): readonly string[] {
+  const all = inOrder(log)
+  const whole = snapshot(foldLog(all).state)
+  const random = chance(seed + 1_000_000)
+  const [here, there] = [all.filter(() => random() < 0.5), all]
+  const faults = []
+  if (snapshot(log.state) !== whole) faults.push(`folded on differs from folded anew, seed ${seed}`)
+  if (snapshot(addEntries(foldLog(here), there.toReversed()).state) !== whole)
+    faults.push(`two devices differ, seed ${seed}`)
+  for (const lot of log.state.lots.values()) {
+    const { picked_g, takenUp_g, left, inHand_g } = massBalance(lot)
+    const out_g = left.reduce((sum, { mass_g }) => sum + mass_g, inHand_g)
+    if (isBegun(lot) && Math.abs(out_g - picked_g - takenUp_g) > 1e-6)
+      faults.push(`lot ${lot.id}: ${out_g} of ${picked_g} g, seed ${seed}`)
+  }
+  return faults
+}
+
+/** A state as text, the same for the same state whatever the order in which it came about. */
+function snapshot({ house, lots, families }: BookState): string {
+  const byKey = <T>(map: ReadonlyMap<string, T>) => [...map].sort(([a], [b]) => (a < b ? -1 : 1))
+  const patches = Object.entries(house.patches).sort(([a], [b]) => (a < b ? -1 : 1))
+  return JSON.stringify([{ ...house, patches }, byKey(lots), byKey(families)])
+}

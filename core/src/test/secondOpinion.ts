@@ -1,0 +1,301 @@
+import { CATALOGUE } from '../flora/records'
+import { CHARACTERS } from '../flora/vocabulary'
+import type { Entry, LotEntry } from '../log/entries'
+import { toMs } from '../quantity/instant'
+
+/**
+ * Whether a serving or a pack may be, decided from the bare entries alone in the most pedestrian way: a second opinion that
+ * shares no line with the gates and the fold. Knows the test household only: 1,180 m, and the ways in `plants.ts`.
+ */
+export function mayActByHand(entries: readonly Entry[], index: number): boolean {
+  const act = entries[index]
+  if (act?.type !== 'served' && act?.type !== 'packed') return true
+  const fromPack = act.type === 'served' && act.pack !== null ? packedIndex(entries, act.lot, act.pack) : undefined
+  const strands = strandsAt(entries, act.lot, fromPack ?? index)
+  const later = fromPack === undefined ? [] : knowledge(ownEntries(entries, act.lot, fromPack, index))
+  const whole = strands.map((strand) => ({ ...strand, before: [...strand.before, ...later] }))
+  const known = whole.every(
+    (strand) => identified(strand, entries, index, act.lot) && grounded(strand, entries, index) && sorted(strand),
+  )
+  if (!known || whole.length === 0 || recalled(entries, act.lot, act.type === 'served' ? act.pack : null, index))
+    return false
+  if (act.type === 'packed') return coldEnough(act.store, act.storeTemp_C)
+  const cooked = strands.length > 1 || strands[0]?.batch !== undefined
+  const batch = strands[0]?.batch ?? []
+  const safe =
+    strands.every((strand) => safeByHand(strand.kind, strand.before, strand.mass, entries)) ||
+    (cooked && strands.every((strand) => safeByHand(strand.kind, batch, undefined, entries)))
+  const accepts = lastTaste(batch) ?? whole.every(({ before }) => lastTaste(before) === true)
+  const eatersAsked = act.portions.every(({ eater }) => eater === 'ann')
+  return (
+    safe &&
+    accepts &&
+    whole.every(({ before }) => of(before, 'stand-counted').some((stand) => stand.wildlifeLooked)) &&
+    eatersAsked
+  )
+}
+
+interface Strand {
+  readonly kind: string
+  readonly root: Extract<Entry, { type: 'weighed-in' }>
+  /** Entries of the picking, in order; those of a batch it went into apart. */
+  readonly before: readonly LotEntry[]
+  readonly batch: readonly LotEntry[] | undefined
+  /** Mass of the lot just before an entry of it. */
+  readonly mass: undefined | ((entry: LotEntry) => number)
+}
+
+function of<T extends Entry['type']>(entries: readonly Entry[], type: T): readonly Extract<Entry, { type: T }>[] {
+  return entries.filter((entry): entry is Extract<Entry, { type: T }> => entry.type === type)
+}
+
+function ownEntries(entries: readonly Entry[], lot: string, from: number, until: number): readonly LotEntry[] {
+  return entries
+    .slice(from, until)
+    .filter(
+      (entry): entry is LotEntry =>
+        'lot' in entry && entry.lot === lot && !['split', 'joined', 'opened'].includes(entry.type),
+    )
+}
+
+function packedIndex(entries: readonly Entry[], lot: string, pack: string): number {
+  return entries.findIndex((entry) => entry.type === 'packed' && entry.lot === lot && entry.pack === pack)
+}
+
+function knowledge(entries: readonly LotEntry[]): readonly LotEntry[] {
+  return entries.filter(({ type }) =>
+    ['tell-seen', 'certain-attested', 'stray-reported', 'strays-sorted', 'stand-counted', 'sorted', 'tasted'].includes(
+      type,
+    ),
+  )
+}
+
+/** The pickings in a lot as of an entry, each with its own history. */
+function strandsAt(entries: readonly Entry[], lot: string, until: number): readonly Strand[] {
+  const own = ownEntries(entries, lot, 0, until)
+  const born = entries.findIndex((entry) => (entry.type === 'split' || entry.type === 'opened') && entry.into === lot)
+  const birth = entries[born]
+  if (birth?.type === 'split' && born < until)
+    return strandsAt(entries, birth.lot, born).map((strand) => continued(strand, own))
+  if (birth?.type === 'opened' && born < until) {
+    const stored = packedIndex(entries, birth.lot, birth.pack)
+    const learnt = knowledge(ownEntries(entries, birth.lot, stored, born)).filter(({ type }) => type !== 'tasted')
+    return strandsAt(entries, birth.lot, stored).map((strand) => continued(continued(strand, learnt), own))
+  }
+  const joined = entries.findIndex((entry) => entry.type === 'joined' && entry.lot === lot)
+  const join = entries[joined]
+  if (join?.type === 'joined' && joined < until)
+    return join.parts.flatMap((part) =>
+      strandsAt(entries, part.lot, joined).map((strand) => ({
+        ...strand,
+        before: [...strand.before, ...(strand.batch ?? [])],
+        batch: own,
+      })),
+    )
+  const [root] = of(own, 'weighed-in')
+  if (root === undefined) return []
+  return [{ kind: root.taxon, root, before: own, batch: undefined, mass: massBefore(entries, lot) }]
+}
+
+function continued(strand: Strand, own: readonly LotEntry[]): Strand {
+  return strand.batch === undefined
+    ? { ...strand, before: [...strand.before, ...own] }
+    : { ...strand, batch: [...strand.batch, ...own] }
+}
+
+/** The mass in hand of a picking before an entry, replayed from nothing. */
+function massBefore(entries: readonly Entry[], lot: string): (entry: LotEntry) => number {
+  return (wanted) => {
+    let mass_g = 0
+    for (const entry of entries) {
+      if (entry.id === wanted.id) break
+      if (entry.type === 'joined') for (const part of entry.parts) if (part.lot === lot) mass_g -= part.mass_g
+      if (!('lot' in entry) || entry.lot !== lot) continue
+      if (entry.type === 'weighed-in') mass_g += entry.mass_g
+      if (entry.type === 'sorted') mass_g = entry.kept_g
+      if (entry.type === 'weighed') mass_g = entry.mass_g
+      if (entry.type === 'packed' || entry.type === 'split') mass_g -= entry.mass_g
+      if (entry.type === 'thrown-away' && entry.pack === null) mass_g -= entry.mass_g
+      if (entry.type === 'served' && entry.pack === null)
+        mass_g -= entry.portions.reduce((sum, portion) => sum + portion.mass_g, 0)
+    }
+    return mass_g
+  }
+}
+
+function identified(strand: Strand, entries: readonly Entry[], index: number, lot: string): boolean {
+  const all = [...strand.before, ...(strand.batch ?? [])]
+  const record = CATALOGUE.taxa.find(({ scientificName }) => scientificName === strand.kind)
+  if (record === undefined) return false
+  const cut =
+    all
+      .filter(({ type }) => ['sorted', 'step-begun', 'bath-changed'].includes(type))
+      .map(({ at }) => at)
+      .sort()[0] ?? '9999'
+  const seen = new Map<string, Set<string>>()
+  for (const { character, answer, states, at } of of(strand.before, 'tell-seen'))
+    if (answer === 'seen' && at < cut) seen.set(character, new Set([...(seen.get(character) ?? []), ...states]))
+  const fits = [...seen].every(([character, states]) =>
+    [...states].every((state) => record.characters[character]?.includes(state) ?? true),
+  )
+  const keys = record.keyCharacters.every((character) => (seen.get(character)?.size ?? 0) > 0)
+  const doubles = CATALOGUE.taxa.every((other) => {
+    const listed = record.lookalikes.find(({ scientificName }) => scientificName === other.scientificName)?.severity
+    const severity = other.role === 'danger' ? other.severity : (listed ?? other.severity)
+    const needed = severity === 'deadly' || severity === 'toxic' ? 2 : severity === 'irritant' ? 1 : 0
+    const against = new Set<string>()
+    for (const [character, states] of seen)
+      if (
+        character !== 'habitatSeen' &&
+        other.characters[character] !== undefined &&
+        ![...states].some((state) => other.characters[character]?.includes(state))
+      )
+        against.add(CHARACTERS[character]?.group ?? character)
+    return other === record || against.size >= needed
+  })
+  const worst = record.lookalikes.some(({ severity }) => severity === 'deadly')
+    ? 3
+    : record.lookalikes.some(({ severity }) => severity === 'toxic')
+      ? 2
+      : 1
+  const at = entries[index]?.at ?? ''
+  const days = new Set(
+    of(entries.slice(0, index), 'plant-met')
+      .filter((met) => met.taxon === strand.kind && met.at <= at)
+      .map((met) => met.at.slice(0, 10)),
+  )
+  const attested = of(all, 'certain-attested').length > 0
+  return fits && keys && doubles && attested && days.size >= worst && untainted(strand, entries, index, lot)
+}
+
+/** No wrong taste, and no stray unsorted, in any lot that holds something of this picking. */
+function untainted(
+  { root, before, batch = [] }: Strand,
+  entries: readonly Entry[],
+  index: number,
+  lot: string,
+): boolean {
+  const lots = new Set(
+    entries
+      .slice(0, index)
+      .flatMap((entry) => ('into' in entry ? [entry.lot, entry.into] : 'lot' in entry ? [entry.lot] : [])),
+  )
+  const kin = [...lots].filter(
+    (each) => each === lot || strandsAt(entries, each, index).some((strand) => strand.root === root),
+  )
+  const told = kin.flatMap((each) => ownEntries(entries, each, 0, index))
+  const sortings = [
+    ...of([...before, ...batch], 'strays-sorted'),
+    ...of(ownEntries(entries, lot, 0, index), 'strays-sorted'),
+  ]
+  return (
+    of(told, 'tasted').every(({ alarm }) => alarm === null) &&
+    of(told, 'stray-reported').every(({ at, brokenUp }) => !brokenUp && sortings.some((again) => again.at >= at))
+  )
+}
+
+function grounded({ root }: Strand, entries: readonly Entry[], index: number): boolean {
+  const notes = of(entries.slice(0, index), 'ground-noted').filter(({ patch }) => patch === root.patch)
+  const latest = (fact: string) =>
+    notes.flatMap(({ facts }) => (fact in facts ? [facts[fact as keyof typeof facts]] : [])).at(-1)
+  return (
+    ['permission', 'sprayed', 'dogs', 'looksHealthy'].every((fact) => latest(fact) !== undefined) &&
+    (latest('sprayed') as { last: string | null }).last === null &&
+    latest('looksHealthy') === true
+  )
+}
+
+function sorted({ before }: Strand): boolean {
+  const [done] = of(before, 'sorted')
+  return done !== undefined && done.wash?.water !== 'chemicals'
+}
+
+/** A recall of the patch of anything in it, or of a lot or pack that it came out of. */
+function recalled(entries: readonly Entry[], lot: string, pack: string | null, index: number): boolean {
+  const before = entries.slice(0, index)
+  if (
+    strandsAt(entries, lot, index).some(({ root }) =>
+      of(before, 'patch-turned').some(({ patch }) => patch === root.patch),
+    )
+  )
+    return true
+  const turned = of(before, 'food-turned')
+  const bad = (id: string, from: string | null): boolean => {
+    if (turned.some((each) => each.of === id && (each.pack === null || each.pack === from))) return true
+    return before.some((entry) =>
+      entry.type === 'split' && entry.into === id
+        ? bad(entry.lot, null)
+        : entry.type === 'opened' && entry.into === id
+          ? bad(entry.lot, entry.pack)
+          : entry.type === 'joined' && entry.lot === id && entry.parts.some((part) => bad(part.lot, null)),
+    )
+  }
+  return bad(lot, pack)
+}
+
+function coldEnough(store: string, storeTemp_C: number | null): boolean {
+  if (store === 'frozen') return storeTemp_C !== null && storeTemp_C <= -18
+  return store === 'chilled' ? storeTemp_C !== null && storeTemp_C <= 5 : true
+}
+
+function lastTaste(entries: readonly LotEntry[]): boolean | undefined {
+  return of(entries, 'tasted')
+    .filter(({ crumb }) => !crumb)
+    .at(-1)?.accepts
+}
+
+/** Least minutes at a rolling boil at 1,180 m, by kind and step; and whether the water must go. */
+const BOILS: Readonly<Record<string, readonly { step: number; minutes: number; thrown: boolean }[]>> = {
+  'Urtica dioica': [{ step: 2, minutes: 2, thrown: false }],
+  'Allium ursinum': [{ step: 2, minutes: 1, thrown: false }],
+  'Sambucus nigra': [
+    { step: 2, minutes: 30, thrown: false },
+    { step: 3, minutes: 0, thrown: false },
+  ],
+  'Beta vulgaris': [{ step: 2, minutes: 3, thrown: true }],
+  'Quercus robur': [
+    { step: 2, minutes: 0, thrown: false },
+    { step: 6, minutes: 15, thrown: false },
+  ],
+  'Picea abies': [],
+}
+
+function safeByHand(kind: string, entries: readonly LotEntry[], mass: Strand['mass'], all: readonly Entry[]): boolean {
+  const leached = kind !== 'Quercus robur' ? '' : leachedAt(entries)
+  if (leached === undefined) return false
+  return (BOILS[kind] ?? []).every(({ step, minutes, thrown }) => {
+    const good = of(entries, 'step-begun').filter((begun) => {
+      const out = of(all, 'step-done').find((done) => done.begun === begun.id)
+      return (
+        begun.step === step &&
+        out !== undefined &&
+        out.outcome === 'done' &&
+        out.checked &&
+        out.minutes >= minutes &&
+        (minutes === 0 || out.temp_C === null || out.temp_C >= 94.5) &&
+        (!thrown || out.water === 'thrown') &&
+        (step < 5 || begun.at >= leached)
+      )
+    })
+    const first = good[0]
+    if (first === undefined) return false
+    const to_g = mass?.(first) ?? 0
+    return good.reduce((sum, { mass_g }) => sum + mass_g, 0) >= to_g - 1
+  })
+}
+
+/** When a crumb showed that five hot baths of a quarter of an hour were enough; undefined while it has not. */
+function leachedAt(entries: readonly LotEntry[]): string | undefined {
+  const pours = of(entries, 'bath-changed')
+  const lasted = pours.flatMap((pour, index) => {
+    const next = pours[index + 1]
+    return pour.fresh === null || next === undefined ? [] : [(toMs(next.at) - toMs(pour.at)) / 60_000]
+  })
+  const last = pours.at(-1)
+  if (last === undefined || last.fresh !== null || lasted.filter((minutes) => minutes >= 14).length < 5)
+    return undefined
+  const crumbs = of(entries, 'tasted').filter(({ crumb, alarm, at }) => crumb && alarm === null && at >= last.at)
+  return crumbs.length > 0 && crumbs.every(({ bitter, astringent }) => Math.max(bitter, astringent) <= 1)
+    ? crumbs.at(-1)?.at
+    : undefined
+}

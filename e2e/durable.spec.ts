@@ -1,0 +1,170 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Entry } from '@ellop/core'
+import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { CHROMIUM_LAUNCH } from './browser'
+
+const KILLS = 50
+const IMPORT_KILLS = 6
+const IMPORTED = 12_000
+const LONGEST_ms = 700
+
+/** Chance of the moment of a kill, from one seed. */
+function chance(seed: number): () => number {
+  let state = seed
+  return () => {
+    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0
+    return state / 4_294_967_296
+  }
+}
+
+/** Ends every process of a browser at once, as a flat battery does. */
+function killBrowser(profile: string): void {
+  try {
+    execFileSync('pkill', ['-9', '-f', profile])
+  } catch {
+    // None was left to kill.
+  }
+}
+
+async function start(profile: string): Promise<{ context: BrowserContext; page: Page }> {
+  const context = await chromium.launchPersistentContext(profile, {
+    ...CHROMIUM_LAUNCH,
+    baseURL: 'http://localhost:4191',
+  })
+  return { context, page: context.pages()[0] ?? (await context.newPage()) }
+}
+
+/** How many entries the store holds, loose ones and those gathered in blocks. */
+async function countStored(page: Page): Promise<number> {
+  return page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((resolve, reject) => {
+      const asked = indexedDB.open('ellop-demo')
+      asked.onsuccess = () => resolve(asked.result)
+      asked.onerror = () => reject(new Error('no store'))
+    })
+    const all = <T>(name: string) =>
+      new Promise<T[]>((resolve) => {
+        const asked = db.transaction(name).objectStore(name).getAll()
+        asked.onsuccess = () => resolve(asked.result as T[])
+      })
+    const [entries, blocks] = await Promise.all([all('entries'), all<{ text: string }>('blocks')])
+    db.close()
+    return entries.length + blocks.reduce((sum, { text }) => sum + (JSON.parse(text) as unknown[]).length, 0)
+  })
+}
+
+test(`killed ${KILLS} times while entries are being noted, the book loses none that was said to be noted`, async () => {
+  test.setTimeout(900_000)
+  const profile = mkdtempSync(join(tmpdir(), 'ellop-kill-'))
+  const random = chance(20270516)
+  let known = 0
+  let noted = 0
+  try {
+    for (let kill = 0; kill < KILLS; kill += 1) {
+      const { page } = await start(profile)
+      await page.goto('/lot/27-004')
+      await page.getByRole('tab', { name: 'Note something else' }).click()
+      const stored = await countStored(page)
+      expect(stored, `after kill ${kill}`).toBeGreaterThanOrEqual(known)
+      const button = page.getByRole('button', { name: 'I met it, and was sure' })
+      await button.waitFor()
+      // Notes as fast as the screen says “noted”, and counts what it said.
+      await page.evaluate(() => {
+        const counter = window as unknown as { said: number }
+        counter.said = 0
+        const find = () =>
+          [...document.querySelectorAll('button')].find((each) => each.textContent === 'I met it, and was sure')
+        new MutationObserver((changes) => {
+          for (const { addedNodes } of changes)
+            for (const node of addedNodes)
+              if (node.textContent?.includes('Meeting noted') === true) {
+                counter.said += 1
+                find()?.click()
+              }
+        }).observe(document.body, { childList: true, subtree: true })
+        find()?.click()
+      })
+      const until = performance.now() + random() * LONGEST_ms
+      let said = 0
+      while (performance.now() < until) said = await page.evaluate(() => (window as unknown as { said: number }).said)
+      killBrowser(profile)
+      known = stored + said
+      noted += said
+    }
+    const { context, page } = await start(profile)
+    await page.goto('/notebook')
+    const head = page.locator('.place-head p').first()
+    await expect(head).toContainText('entries')
+    expect(Number(((await head.textContent()) ?? '').split(' ')[0])).toBeGreaterThanOrEqual(known)
+    await context.close()
+    process.stdout.write(`${KILLS} kills, ${noted} entries said to be noted, none lost\n`)
+    expect(noted).toBeGreaterThan(KILLS)
+  } finally {
+    killBrowser(profile)
+    rmSync(profile, { recursive: true, force: true })
+  }
+})
+
+test(`killed ${IMPORT_KILLS} times in the middle of an import, the book has all of it or none`, async () => {
+  test.setTimeout(300_000)
+  const profile = mkdtempSync(join(tmpdir(), 'ellop-import-'))
+  const random = chance(1180)
+  const outcomes: string[] = []
+  try {
+    for (let kill = 0; kill < IMPORT_KILLS; kill += 1) {
+      const { page } = await start(profile)
+      await page.goto('/notebook')
+      await page.getByRole('heading', { level: 1 }).waitFor()
+      const before = await countStored(page)
+      await page.getByLabel('A book file').setInputFiles({
+        name: 'book.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(manyMeetings(kill)),
+      })
+      const add = page.getByRole('button', { name: 'Add them' })
+      await add.waitFor({ timeout: 60_000 })
+      await add.click({ noWaitAfter: true })
+      await page.waitForTimeout(random() * 250)
+      killBrowser(profile)
+      const again = await start(profile)
+      await again.page.goto('/notebook')
+      await again.page.getByRole('heading', { level: 1 }).waitFor()
+      const after = await countStored(again.page)
+      outcomes.push(after === before ? 'none' : 'all')
+      expect([before, before + IMPORTED]).toContain(after)
+      killBrowser(profile)
+    }
+    process.stdout.write(`imports of ${IMPORTED} entries killed: ${outcomes.join(', ')}\n`)
+  } finally {
+    killBrowser(profile)
+    rmSync(profile, { recursive: true, force: true })
+  }
+})
+
+/** A file of the demonstration with many entries that it does not hold yet. */
+function manyMeetings(run: number): string {
+  const at = '2026-05-01T09:00:00.000Z'
+  const entries: Entry[] = Array.from({ length: IMPORTED }, (_, index) => ({
+    id: `bulk-${run}-${index}`,
+    at,
+    noted: at,
+    book: 'demo',
+    by: 'cook',
+    device: 'elsewhere',
+    type: 'plant-met',
+    taxon: 'Urtica dioica',
+    stage: 'young',
+  }))
+  return JSON.stringify({
+    format: 'ellop-book',
+    version: 2,
+    book: 'demo',
+    exportedAt: at,
+    catalogueRevision: 'x',
+    count: entries.length,
+    entries,
+  })
+}

@@ -1,0 +1,159 @@
+import { expect, test } from '@playwright/test'
+import { choose, countStand, hold, openDemo, tellPlant, weighIn } from './cook'
+
+test('ramsons under oil: refused warm, with what would do; taken cold', async ({ page }) => {
+  await openDemo(page, '/lot/27-006')
+  await tellPlant(page, 'Allium ursinum')
+  await hold(page, page.getByRole('button', { name: 'Hold: I am certain' }))
+  await countStand(page)
+  await page.getByLabel('Goes on').fill('300')
+  await page.getByLabel('Trimmed off').fill('15')
+  await page.getByRole('button', { name: 'Sorted' }).click()
+  await page.getByRole('tab', { name: 'Note something else' }).click()
+  await page.getByText('under oil, cold', { exact: true }).click()
+  await page.getByLabel('The store is at').fill('18')
+  await page.getByRole('button', { name: 'Pack and label it' }).click()
+  const refusal = page.locator('.other-notes .refusal')
+  await expect(refusal).toContainText('The store is at 18.0 °C; it must be at 4.0 °C or below.')
+  await expect(refusal).toContainText('can grow botulism')
+  await expect(refusal).toContainText('eaten within 4 days')
+  await page.getByLabel('The store is at').fill('4')
+  await page.getByRole('button', { name: 'Pack and label it' }).click()
+  await expect(page.locator('.label')).toContainText('NOT YET FOOD')
+})
+
+test('elder leaf is refused, with what is food instead', async ({ page }) => {
+  await openDemo(page)
+  await weighIn(page, { plant: 'Elder · Sambucus nigra', part: 'leaves, any', patch: 'Low lane hedge' })
+  await expect(page.locator('.field.wrong .field-note')).toContainText(
+    'Elder leaves and green stalks hold cyanide-forming',
+  )
+  await expect(page.locator('.field.wrong .field-note')).toContainText('Instead: ripe black berries, boiled')
+})
+
+test('a book of one’s own in three questions; at 2,600 m elder berries cannot be boiled safe, and it says what may be done', async ({
+  page,
+}) => {
+  await page.clock.install()
+  await page.goto('/')
+  await page.getByLabel('What is your kitchen called?').fill('High hut')
+  await page.getByLabel('How high does it lie?').fill('26oo')
+  await page.getByLabel('Who eats there?').fill('Rana, Iven')
+  await page.getByRole('button', { name: 'Start my book' }).click()
+  await expect(page.locator('.field.wrong .field-note')).toContainText('“26oo” is not a number')
+  await page.getByLabel('How high does it lie?').fill('2600')
+  await page.getByRole('button', { name: 'Start my book' }).click()
+  await expect(page.locator('.path-bar')).toContainText('Your book')
+  await page.keyboard.press('w')
+  const dialog = page.getByRole('dialog', { name: 'Weigh in' })
+  await choose(page, 'What you say it is', 'Elder · Sambucus nigra')
+  await choose(page, 'Which part, at which stage', 'berries, ripe')
+  await page.getByRole('combobox', { name: 'From which patch' }).fill('Goat track')
+  await page.locator('.ant-select-item-option', { hasText: 'Goat track (new patch)' }).click()
+  await dialog.getByLabel('Weight as picked').fill('1500')
+  await dialog.getByRole('button', { name: 'Weigh in' }).click()
+  const then = page.locator('.then')
+  await expect(then).toContainText(
+    'The record accepts this boil up to 2,000 m; here, at 2,600 m, water boils at 91.3 °C.',
+  )
+  await expect(then).toContainText('Freeze the berries raw and whole, marked NOT YET FOOD')
+  await page.goto('/ill')
+  await expect(page.locator('.ill-numbers')).toContainText('not entered: look it up now')
+  await expect(page.locator('.ill')).toContainText('Nothing is written down as eaten in that time.')
+  await page.getByRole('textbox', { name: 'Poison centre' }).fill('000 111')
+  await page.getByRole('button', { name: 'Keep these numbers' }).click()
+  await expect(page.locator('.ill-numbers')).toContainText('000 111')
+  await page.goto('/books')
+  await page.getByRole('listitem').filter({ hasText: 'Demonstration' }).getByRole('button', { name: 'Open' }).click()
+  await expect(page.locator('.place-head p')).toContainText('8 lots')
+})
+
+test('acorns stored dry as not yet food, opened, and leached to the end', async ({ page }) => {
+  test.setTimeout(180_000)
+  await openDemo(page, '/larder')
+  const pack = page.locator('.pack', { hasText: 'Acorns' })
+  await expect(pack).toContainText('NOT YET FOOD')
+  await expect(pack).toContainText('only keeps it')
+  await pack.getByRole('button', { name: 'Go on with it' }).click()
+  await expect(page.locator('#now-title')).toHaveText('Choose a way that makes it safe')
+  await page.goto('/lot/27-005')
+  const title = page.locator('#now-title')
+  for (const bath of [4, 5, 6]) {
+    await expect(title).toHaveText(`Bath ${bath}: it lies in the water`)
+    await page.clock.fastForward(8 * 3_600_000)
+    await expect(page.getByText('Long enough. Pour it off')).toBeVisible()
+    if (bath < 6) await hold(page, page.getByRole('button', { name: 'Hold: poured off, fresh water on' }))
+  }
+  await page.getByRole('button', { name: 'Poured off, no fresh water' }).click()
+  await expect(title).toHaveText('Taste a crumb and spit it out')
+  const dry = page.getByRole('group', { name: 'How much it dries the mouth, 0 to 10' })
+  await dry.getByText('3', { exact: true }).click()
+  await page.getByRole('button', { name: 'Spat out: note it' }).click()
+  await expect(page.locator('.now-detail')).toHaveText('It still tastes 3 of 10.')
+  await page.getByRole('button', { name: 'Pour fresh water on' }).click()
+  await page.clock.fastForward(8 * 3_600_000)
+  await page.getByRole('button', { name: 'Poured off, no fresh water' }).click()
+  await page.getByRole('button', { name: 'Spat out: note it' }).click()
+  await expect(title).toHaveText('Now: simmer')
+  await hold(page, page.getByRole('button', { name: 'Hold when it boils again' }))
+  await page.clock.fastForward(15.2 * 60_000)
+  await hold(page, page.getByRole('button', { name: 'Hold when it is out and in the cold' }))
+  await expect(title).toHaveText('Press and weigh it')
+  await expect(page.locator('.lot-head .ribbon')).toHaveAttribute('aria-label', /Make safe open/)
+})
+
+test('six touches from weighing in to ready for the pot where plant and patch are known; and not where a double kills', async ({
+  page,
+}) => {
+  await openDemo(page)
+  let touches = 0
+  const touch = async (act: () => Promise<void>) => {
+    touches += 1
+    await act()
+  }
+  const dialog = page.getByRole('dialog', { name: 'Weigh in' })
+  await touch(() => page.getByRole('button', { name: 'Weigh in' }).click())
+  await touch(() => dialog.getByRole('button', { name: 'Nettle tops, North wood' }).click())
+  await touch(() => dialog.getByLabel('Weight as picked').fill('640'))
+  await touch(() => dialog.getByRole('button', { name: 'Weigh in' }).click())
+  await expect(page.locator('.now-detail')).toContainText('Known from this patch (lot 27-004)')
+  const question = (await page.locator('#now-title').textContent()) ?? ''
+  const answer = question.includes('leaves sit') ? 'opposite' : question.includes('leaf?') ? 'stinging hairs' : 'square'
+  await touch(() => page.getByRole('group', { name: 'What you see' }).getByRole('button', { name: answer }).click())
+  await touch(() => hold(page, page.getByRole('button', { name: 'Hold: all as last time, and I am certain' })))
+  await expect(page.locator('#now-title')).toHaveText('Now: blanch')
+  expect(touches).toBe(6)
+  await page.goto('/lot/27-006')
+  await expect(page.locator('.now')).not.toContainText('Known from this patch')
+})
+
+test('a recall of a patch reaches the plate of last autumn and holds what is left', async ({ page }) => {
+  await openDemo(page, '/recall')
+  await page.getByRole('combobox', { name: 'Which' }).click()
+  await page.locator('.ant-select-item-option', { hasText: 'Beck wall' }).click()
+  await page.getByLabel('What came out').fill('the wall was sprayed on Tuesday')
+  await expect(page.locator('.reach').first()).toContainText('pack 26-011-a')
+  await expect(page.locator('.reach').first()).toContainText('nettle dumplings, by Mirl, Oswin, Tove and Pell')
+  await hold(page, page.getByRole('button', { name: 'Hold: recall it' }))
+  await expect(page.getByRole('article')).toContainText('the wall was sprayed on Tuesday')
+  await page.goto('/larder')
+  await expect(page.getByRole('alert')).toContainText('2 packs held')
+  await expect(page.locator('.pack', { hasText: 'HELD' })).toHaveCount(2)
+})
+
+test('two lots joined and split on screen: the batch is as its worst part', async ({ page }) => {
+  await openDemo(page, '/lot/27-004')
+  await page.getByRole('tab', { name: 'Note something else' }).click()
+  await page.getByRole('combobox', { name: 'Join with' }).click()
+  await page.locator('.ant-select-item-option', { hasText: '27-008' }).click()
+  await hold(page, page.getByRole('button', { name: 'Hold: join them' }))
+  await expect(page.locator('.other-notes .refusal, .other-notes [role=alert]')).toContainText(
+    'Some of its loads are done and some are not.',
+  )
+  await page.goto('/lot/27-002')
+  await page.getByRole('tab', { name: 'Note something else' }).click()
+  await page.getByLabel('Split off').fill('80')
+  await page.getByRole('button', { name: 'Split it off' }).click()
+  await expect(page.locator('.lot-head')).toContainText('lot 27-009')
+  await expect(page.locator('#now-title')).toHaveText('Sort, trim and weigh again')
+})
