@@ -1,9 +1,14 @@
 import { defineConfig } from 'vitest/config'
 
-/** What is run against each mutant: the gates clause by clause, without the long random passages. */
+/** What is run against each mutant: gates, log and lineage clause by clause, without the long random passages. */
 export default defineConfig({
   test: {
-    include: ['core/src/gates/**/*.test.ts'],
+    include: [
+      'core/src/gates/**/*.test.ts',
+      'core/src/log/log.test.ts',
+      'core/src/lot/lineage.test.ts',
+      'core/src/lot/lot.test.ts',
+    ],
     setupFiles: ['core/src/test/seed.ts'],
   },
 })

@@ -3,9 +3,11 @@ import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from '../flora/records'
 import { foldLog, inOrder } from '../log/fold'
 import { cook, household, Pen } from '../test/pen'
-import { BOOK_VERSION, bookJsonSchema, readBook, writeBook } from './bookFile'
+import { BOOK_VERSION, bookJsonSchema, readBook, readOtherBook, writeBook } from './bookFile'
+import { writeEntriesCsv } from './csv'
 import { readEntry } from './entrySchema'
 import { readTaxon } from './taxonSchema'
+import { UPGRADES, upgradeEntry } from './upgrades'
 import { answerVerb, listVerbs, verbJsonSchema } from './verbs'
 
 const pen = cook(household(new Pen()))
@@ -154,6 +156,85 @@ describe('the book as a file', () => {
       ),
       { numRuns: 500 },
     )
+  })
+  it('changes nothing and does not hang for 500 hostile files', () => {
+    const whole = JSON.parse(file()) as { entries: Record<string, unknown>[]; version: number }
+    const evil: fc.Arbitrary<unknown> = fc.oneof(
+      fc.constantFrom(null, true, -1, 1e308, '', '<img src=x onerror=alert(1)>', '=cmd()', '\u0000', [], {}),
+      fc.string({ maxLength: 40 }),
+      fc.integer({ min: 20_000, max: 400_000 }).map((length) => 'x'.repeat(length)),
+      fc
+        .integer({ min: 100, max: 3000 })
+        .map((depth) => JSON.parse(`${'['.repeat(depth)}${']'.repeat(depth)}`) as unknown),
+      fc
+        .constantFrom('__proto__', 'constructor', 'prototype')
+        .map((key) => JSON.parse(`{"${key}":{"polluted":1}}`) as unknown),
+    )
+    const hostile = fc
+      .record({
+        entry: fc.nat(whole.entries.length - 1),
+        field: fc.constantFrom('id', 'at', 'type', 'lot', 'mass_g', 'states', 'facts', 'kitchen', 'extra'),
+        value: evil,
+        where: fc.constantFrom('entry', 'header', 'whole', 'version', 'nested' as const),
+        cut: fc.nat(3),
+      })
+      .map(({ entry, field, value, where, cut }) => {
+        const changed = { ...whole, entries: whole.entries.map((each) => ({ ...each })) } as Record<string, unknown>
+        if (where === 'entry') Object.assign((changed['entries'] as object[])[entry] ?? {}, { [field]: value })
+        if (where === 'header') changed[field] = value
+        if (where === 'version') changed['version'] = value
+        const text = where === 'whole' ? JSON.stringify(value) : JSON.stringify(changed)
+        if (where === 'nested') return `${'{"a":'.repeat(40_000)}1${'}'.repeat(40_000)}`
+        return cut === 0 ? (text ?? '').slice(0, -7) : (text ?? '')
+      })
+    const before = JSON.stringify([...pen.log.state.lots])
+    let taken = 0
+    fc.assert(
+      fc.property(hostile, (content) => {
+        for (const reading of [
+          readBook(content, { book: 'test', log: none }),
+          readOtherBook(content, { books: ['mine'] }),
+        ])
+          if (reading.ok) taken += Number(reading.fresh.length !== pen.log.entries.size)
+          else expect(reading.message).toMatch(/Nothing was added\.$/)
+      }),
+      { numRuns: 500 },
+    )
+    expect(taken).toBe(0)
+    expect(JSON.stringify([...pen.log.state.lots])).toBe(before)
+    expect(({} as Record<string, unknown>)['polluted']).toBeUndefined()
+  })
+  it('opens somebody else’s beside one’s own, and never one’s own as somebody else’s', () => {
+    expect(readOtherBook(file(), { books: ['mine'] })).toMatchObject({ ok: true, book: 'test', known: 0 })
+    expect(readOtherBook(file(), { books: ['test'] })).toMatchObject({ ok: false })
+  })
+  it('brings entries of every earlier version up to date, by each upgrade there is', () => {
+    expect(UPGRADES.map(({ version }) => version)).toEqual(UPGRADES.map((_, index) => index + 2))
+    const old = changed((document) => {
+      document['version'] = 1
+      for (const entry of document.entries) {
+        delete entry['astringent']
+        delete entry['crumb']
+      }
+    })
+    const exercised = UPGRADES.filter(({ entry }) =>
+      (JSON.parse(old) as { entries: Record<string, unknown>[] }).entries.some(
+        (each) => JSON.stringify(entry(each)) !== JSON.stringify(each),
+      ),
+    )
+    expect(exercised).toEqual(UPGRADES)
+    const reading = read(old)
+    expect(reading).toMatchObject({ ok: true })
+    if (reading.ok) expect(foldLog(reading.fresh).state).toEqual(pen.log.state)
+    expect(upgradeEntry('not an entry', 1)).toBe('not an entry')
+  })
+  it('goes out as CSV that no spreadsheet takes for formulas', () => {
+    pen.force({ type: 'felt-ill', eater: 'ann', symptoms: '=HYPERLINK("x"), "cramps"' })
+    const lines = writeEntriesCsv(pen.log, CATALOGUE).trimEnd().split('\r\n')
+    expect(lines).toHaveLength(pen.log.entries.size + 1)
+    expect(lines[0]).toBe('"id","at","noted","by","device","type","lot","struck","says","fields"')
+    expect(lines.every((line) => !/(^|,)"[=+@-]/.test(line))).toBe(true)
+    expect(lines.at(-1)).toContain('Ann feels ill: =HYPERLINK(""x""), ""cramps"".')
   })
   it('has a published schema that names every entry type', () => {
     const text = JSON.stringify(bookJsonSchema())

@@ -136,68 +136,79 @@ function runBath(
   profile: readonly number[],
   { alpha, kappa, end_Fo }: BathNumbers,
 ): { profile: readonly number[]; bath: number } {
-  const masses = [...mesh.weights, alpha]
-  let state = [...profile, 0]
+  const system: System = {
+    faces: Float64Array.from(mesh.faces),
+    masses: Float64Array.from([...mesh.weights, alpha]),
+    kappa,
+    upper: new Float64Array(mesh.weights.length + 1),
+  }
+  let state = Float64Array.from([...profile, 0])
   let time_Fo = 0
   let step_Fo = FIRST_STEP_Fo
   while (time_Fo < end_Fo) {
     const taken_Fo = Math.min(step_Fo, end_Fo - time_Fo)
-    state = trBdf2(mesh.faces, masses, kappa, state, taken_Fo)
+    state = trBdf2(system, state, taken_Fo)
     time_Fo += taken_Fo
     if (end_Fo - time_Fo < end_Fo * 1e-12) break
     step_Fo *= STEP_GROWTH
   }
-  return { profile: state.slice(0, -1), bath: state.at(-1) ?? 0 }
+  return { profile: [...state.subarray(0, -1)], bath: state.at(-1) ?? 0 }
 }
 
-function trBdf2(
-  faces: readonly number[],
-  masses: readonly number[],
-  kappa: number,
-  state: readonly number[],
-  step_Fo: number,
-): number[] {
+interface System {
+  /** Conductance outwards of each cell; the last one to the bath. */
+  readonly faces: Float64Array
+  readonly masses: Float64Array
+  /** What the bath loses by its flow. */
+  readonly kappa: number
+  /** Room for the elimination, used again at every step. */
+  readonly upper: Float64Array
+}
+
+function trBdf2(system: System, state: Float64Array, step_Fo: number): Float64Array<ArrayBuffer> {
   const trapezoid = (GAMMA * step_Fo) / 2
-  const pushed = rates(faces, kappa, state).map(
-    (rate, index) => (masses[index] ?? 0) * (state[index] ?? 0) + trapezoid * rate,
-  )
-  const middle = solve(faces, masses, kappa, trapezoid, pushed)
+  const middle = solve(system, trapezoid, pushed(system, state, trapezoid))
   const a = 1 / (GAMMA * (2 - GAMMA))
   const b = (1 - GAMMA) ** 2 / (GAMMA * (2 - GAMMA))
-  const right = masses.map((mass, index) => mass * (a * (middle[index] ?? 0) - b * (state[index] ?? 0)))
-  return solve(faces, masses, kappa, ((1 - GAMMA) / (2 - GAMMA)) * step_Fo, right)
+  for (let index = 0; index < middle.length; index++)
+    middle[index] = (system.masses[index] ?? 0) * (a * (middle[index] ?? 0) - b * (state[index] ?? 0))
+  return solve(system, ((1 - GAMMA) / (2 - GAMMA)) * step_Fo, middle)
 }
 
-/** What flows into each unknown: cells from their neighbours, the bath from the surface less what its flow carries off. */
-function rates(faces: readonly number[], kappa: number, state: readonly number[]): number[] {
+/** mass · state + h · flow: cells from their neighbours, the bath from the surface less what its flow carries off. */
+function pushed({ faces, masses, kappa }: System, state: Float64Array, h: number): Float64Array<ArrayBuffer> {
   const last = state.length - 1
-  return state.map((value, index) => {
-    const inner = index === 0 ? 0 : (faces[index - 1] ?? 0) * ((state[index - 1] ?? 0) - value)
+  const right = new Float64Array(state.length)
+  let inner = 0
+  for (let index = 0; index <= last; index++) {
+    const value = state[index] ?? 0
     const outer = index === last ? -kappa * value : (faces[index] ?? 0) * ((state[index + 1] ?? 0) - value)
-    return inner + outer
-  })
+    right[index] = (masses[index] ?? 0) * value + h * (inner + outer)
+    inner = -outer
+  }
+  return right
 }
 
-/** Solves (mass − h · flow) x = right for the tridiagonal flow by elimination (Thomas). */
+/** Solves (mass − h · flow) x = right for the tridiagonal flow by elimination (Thomas), in place. */
 function solve(
-  faces: readonly number[],
-  masses: readonly number[],
-  kappa: number,
+  { faces, masses, kappa, upper }: System,
   h: number,
-  right: readonly number[],
-): number[] {
-  const size = masses.length
-  const upper = new Array<number>(size).fill(0)
-  const value = new Array<number>(size).fill(0)
-  for (let index = 0; index < size; index++) {
-    const inner = index === 0 ? 0 : h * (faces[index - 1] ?? 0)
-    const outer = index === size - 1 ? h * kappa : h * (faces[index] ?? 0)
-    const diagonal = (masses[index] ?? 0) + inner + outer
-    const pivot = diagonal - (index === 0 ? 0 : inner * (upper[index - 1] ?? 0))
-    upper[index] = index === size - 1 ? 0 : outer / pivot
-    value[index] = ((right[index] ?? 0) + (index === 0 ? 0 : inner * (value[index - 1] ?? 0))) / pivot
+  right: Float64Array<ArrayBuffer>,
+): Float64Array<ArrayBuffer> {
+  const last = right.length - 1
+  let inner = 0
+  let above = 0
+  let before = 0
+  for (let index = 0; index <= last; index++) {
+    const outer = index === last ? h * kappa : h * (faces[index] ?? 0)
+    const pivot = (masses[index] ?? 0) + inner + outer - inner * above
+    above = index === last ? 0 : outer / pivot
+    before = ((right[index] ?? 0) + inner * before) / pivot
+    upper[index] = above
+    right[index] = before
+    inner = outer
   }
-  for (let index = size - 2; index >= 0; index--)
-    value[index] = (value[index] ?? 0) + (upper[index] ?? 0) * (value[index + 1] ?? 0)
-  return value
+  for (let index = last - 1; index >= 0; index--)
+    right[index] = (right[index] ?? 0) + (upper[index] ?? 0) * (right[index + 1] ?? 0)
+  return right
 }

@@ -4,16 +4,17 @@ import { Navigate, Route, Routes } from 'react-router'
 import { BasketPlace } from '../basket/BasketPlace'
 import { DEMO_BOOK } from '../book/books'
 import { useBook } from '../book/bookStore'
-import { WelcomePlace } from '../books/WelcomePlace'
 import { SoonPlace } from '../soon/SoonPlace'
 import { DueBar } from './DueBar'
-import { KeyList, useKeys } from './keys'
+import { useKeys } from './useKeys'
 import { PathBar } from './PathBar'
 
 const LotPlace = lazy(() => import('../lot/LotPlace'))
 const TablePlace = lazy(() => import('../table/TablePlace'))
 const LarderPlace = lazy(() => import('../larder/LarderPlace'))
 const NotebookPlace = lazy(() => import('../notebook/NotebookPlace'))
+const KeyList = lazy(() => import('./KeyList'))
+const WelcomePlace = lazy(() => import('../books/WelcomePlace'))
 const BooksPlace = lazy(() => import('../books/BooksPlace'))
 const IllPlace = lazy(() => import('../ill/IllPlace'))
 const RecallPlace = lazy(() => import('../recall/RecallPlace'))
@@ -47,7 +48,11 @@ export function App() {
             </Button>
           </section>
         )}
-        {status === 'choosing' && <WelcomePlace />}
+        {status === 'choosing' && (
+          <Suspense fallback={<Waiting />}>
+            <WelcomePlace />
+          </Suspense>
+        )}
         {status === 'ready' && (
           <Suspense fallback={<Waiting />}>
             <Routes>
@@ -78,7 +83,11 @@ export function App() {
         )}
       </main>
       {status === 'ready' && <DueBar />}
-      <KeyList open={keysShown} onClose={() => setKeysShown(false)} />
+      {keysShown && (
+        <Suspense fallback={null}>
+          <KeyList onClose={() => setKeysShown(false)} />
+        </Suspense>
+      )}
     </div>
   )
 }

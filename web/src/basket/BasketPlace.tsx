@@ -18,12 +18,13 @@ import {
   type LotState,
 } from '@ellop/core'
 import { Button, Switch } from 'antd'
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useIsPhone } from '../app/useWidth'
 import { useJudgeContext } from '../book/bookStore'
 import { RibbonDrawing } from '../drawing/RibbonDrawing'
-import { WeighIn } from './WeighIn'
+
+const WeighIn = lazy(() => import('./WeighIn'))
 
 /** What is in hand: every lot as a ribbon through its gates. */
 export function BasketPlace() {
@@ -73,7 +74,11 @@ export function BasketPlace() {
           </ul>
         </>
       )}
-      <WeighIn open={search.get('weigh') !== null} onClose={() => setSearch({})} />
+      {search.get('weigh') !== null && (
+        <Suspense fallback={null}>
+          <WeighIn open onClose={() => setSearch({})} />
+        </Suspense>
+      )}
     </>
   )
 }

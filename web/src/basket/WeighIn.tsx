@@ -35,7 +35,7 @@ const PICKED = [
 const FIELDS = ['mass_g', 'taxon', 'part', 'stage', 'patch', 'pickedAt']
 
 /** Weighing in: what the cook says it is, which part at which stage, from where, and the weight. Ellop never names it. */
-export function WeighIn({ open, onClose }: { open: boolean; onClose: () => void }) {
+export default function WeighIn({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
     <Modal title="Weigh in" open={open} onCancel={onClose} footer={null} destroyOnHidden width={620}>
       <WeighInForm onDone={onClose} />

@@ -5,7 +5,7 @@ import { useBook } from '../book/bookStore'
 import { StartOwn } from './StartOwn'
 
 /** The first minute: look round, or begin. The two never mix. */
-export function WelcomePlace() {
+export default function WelcomePlace() {
   const open = useBook((book) => book.open)
   const navigate = useNavigate()
   return (

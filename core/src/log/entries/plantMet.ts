@@ -11,8 +11,11 @@ export interface PlantMet extends EntryBase {
 
 export const plantMet: EntryDef<PlantMet, HouseState> = {
   type: 'plant-met',
-  apply: (house, { taxon, at, stage }) => ({
-    ...house,
-    meetings: { ...house.meetings, [taxon]: [...(house.meetings[taxon] ?? []), { at, stage }] },
-  }),
+  apply(house, { taxon, at, stage }) {
+    const met = house.meetings[taxon] ?? []
+    // The same moment noted twice is one meeting.
+    return met.at(-1)?.at === at
+      ? house
+      : { ...house, meetings: { ...house.meetings, [taxon]: [...met, { at, stage }] } }
+  },
 }

@@ -1,18 +1,8 @@
 import { dueList } from '@ellop/core'
-import { Modal } from 'antd'
 import { useEffect } from 'react'
 import { useNavigate } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { PLACES } from './places'
-
-const KEY_LIST = [
-  ...PLACES.map(({ name }, index) => [String(index + 1), name] as const),
-  ['W', 'weigh in'],
-  ['T', 'taste the lot on screen'],
-  ['N', 'what is due next'],
-  ['/', 'find'],
-  ['?', 'this list'],
-] as const
 
 /** The keys that work everywhere outside a field. */
 export function useKeys(showList: () => void): void {
@@ -42,22 +32,4 @@ export function useKeys(showList: () => void): void {
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
   }, [navigate, context, showList])
-}
-
-/** The list of keys. */
-export function KeyList({ open, onClose }: { open: boolean; onClose: () => void }) {
-  return (
-    <Modal title="Keys" open={open} onCancel={onClose} footer={null}>
-      <dl className="key-list">
-        {KEY_LIST.map(([key, does]) => (
-          <div key={key}>
-            <dt>
-              <kbd>{key}</kbd>
-            </dt>
-            <dd>{does}</dd>
-          </div>
-        ))}
-      </dl>
-    </Modal>
-  )
 }
