@@ -63,6 +63,7 @@ export * from './meal/illness'
 
 // Leaching and heat
 export * from './leach/leach'
+export * from './leach/tannin'
 export * from './heat/balance'
 export * from './heat/boil'
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { diffusivity, leach, type LeachInput, type Shape } from './leach'
+import { tanninInputs } from './tannin'
 
 /** One bath at 25 °C with a given Fourier number and ratio of water to held liquid. */
 const one = (shape: Shape, Fo: number, alpha: number) =>
@@ -100,5 +101,28 @@ describe('leaching', () => {
       }),
       { numRuns: 60 },
     )
+  })
+})
+
+describe('tannin in the baths of a lot', () => {
+  const bath = (begunAt: string, endedAt: string | null) => ({
+    entry: 'x',
+    protocol: 'cold baths',
+    step: 5,
+    water_mL: 3600,
+    temp_C: null,
+    begunAt,
+    endedAt,
+  })
+  const [first, second] = ['2027-05-14T20:00:00.000Z', '2027-05-15T06:30:00.000Z']
+  it('is a range that every further bath lowers, the one it lies in up to now', () => {
+    const one = tanninInputs([bath(first, second)], 900, second)
+    const two = tanninInputs([bath(first, second), bath(second, null)], 900, '2027-05-15T12:30:00.000Z')
+    const left = (input: LeachInput | undefined) => (input === undefined ? 1 : (leach(input).residual.at(-1) ?? 1))
+    expect(left(one?.quick)).toBeLessThan(left(one?.usual))
+    expect(left(one?.usual)).toBeLessThan(left(one?.slow))
+    expect(left(two?.usual)).toBeLessThan(left(one?.usual))
+    expect(two?.usual.baths.map(({ minutes }) => minutes)).toEqual([630, 360])
+    expect(tanninInputs([], 900, second)).toBeUndefined()
   })
 })

@@ -18,6 +18,7 @@ import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { Dial } from '../drawing/Dial'
 import { BathStrip } from './BathStrip'
+import { LeachEstimate } from './LeachEstimate'
 import { WayChoice } from './WayChoice'
 
 /** A leach: fresh water on it, the wait, pouring off. The timer is computed from when the bath began. */
@@ -83,6 +84,7 @@ export function BathForm({
     <div className="form">
       <WayChoice lot={lot} context={context} />
       <BathStrip lot={lot} step={act.step} least={act.least} minutes={act.minutes} now={context.now} />
+      <LeachEstimate baths={lot.baths.filter(({ step }) => step === act.step)} mass_g={lot.mass_g} now={context.now} />
       {running !== null && endsAt !== null ? (
         <div className="run">
           <Dial
