@@ -38,22 +38,37 @@ const running = async (page: Page) => {
   await page.evaluate(() => window.scrollTo(0, 0))
 }
 
+await shoot('welcome', '/')
 await shoot('basket', '/basket')
 await shoot('lot-running', '/lot/27-004', DESK, running)
-await shoot('lot-tells', '/lot/27-003')
-await shoot('lot-story', '/lot/26-011', DESK, async (page) => {
+await shoot('lot-tells', '/lot/27-006')
+await shoot('lot-leach', '/lot/27-005')
+await shoot('lot-story', '/lot/26-014', DESK, async (page) => {
   await page.getByRole('tab', { name: 'Story' }).click()
   await page.evaluate(() => window.scrollTo(0, 150))
   await page.waitForTimeout(300)
 })
-await shoot('larder-label', '/larder?label=26-011-a', DESK, (page) => page.waitForTimeout(600))
+await shoot('larder', '/larder')
+await shoot('larder-label', '/larder?label=26-018-a', DESK, (page) => page.waitForTimeout(600))
 await shoot('table', '/table', DESK, async (page) => {
   for (const name of ['Mirl', 'Oswin', 'Tove', 'Pell']) await page.getByRole('checkbox', { name }).check()
   await page.evaluate(() => window.scrollTo(0, 0))
 })
 await shoot('notebook', '/notebook')
+await shoot('books', '/books')
+await shoot('recall', '/recall', DESK, async (page) => {
+  await page.getByRole('combobox', { name: 'Which' }).click()
+  await page.locator('.ant-select-item-option', { hasText: 'Beck wall' }).click()
+  await page.getByLabel('What came out').fill('the wall was sprayed on Tuesday')
+  await page.waitForTimeout(300)
+})
+await shoot('ill', '/ill', DESK, async (page) => {
+  await page.getByText('last 30 days', { exact: true }).click()
+  await page.waitForTimeout(200)
+})
 await shoot('basket-phone', '/basket', PHONE)
 await shoot('lot-phone', '/lot/27-003', PHONE)
 await shoot('lot-running-phone', '/lot/27-004', PHONE, running)
+await shoot('lot-leach-phone', '/lot/27-005', PHONE)
 await browser.close()
 server.close()

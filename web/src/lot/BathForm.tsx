@@ -84,7 +84,6 @@ export function BathForm({
     <div className="form">
       <WayChoice lot={lot} context={context} />
       <BathStrip lot={lot} step={act.step} least={act.least} minutes={act.minutes} now={context.now} />
-      <LeachEstimate baths={lot.baths.filter(({ step }) => step === act.step)} mass_g={lot.mass_g} now={context.now} />
       {running !== null && endsAt !== null ? (
         <div className="run">
           <Dial
@@ -131,6 +130,7 @@ export function BathForm({
           {otherError(['fresh'])}
         </p>
       )}
+      <LeachEstimate baths={lot.baths.filter(({ step }) => step === act.step)} mass_g={lot.mass_g} now={context.now} />
       <p className="caution">
         Drinking water only, no warmer than the limit says: warm meal sours. Sour, fizzy or slimy: throw it away, do not
         taste it.

@@ -29,7 +29,7 @@ export function StoryTab({ lot, context }: { lot: LotState; context: JudgeContex
       <figure>
         <figcaption>
           What became of the {formatMass(balance.picked_g)}
-          {balance.takenUp_g > 0 && ` and the ${formatMass(balance.takenUp_g)} of water it took up`}
+          {balance.takenUp_g > 0 && ` and the ${formatMass(balance.takenUp_g)} that came to it`}
         </figcaption>
         <BalanceDrawing balance={balance} />
       </figure>
