@@ -106,6 +106,7 @@ export default function NotebookPlace() {
               total={lines.length}
               onChange={setPage}
               showSizeChanger={false}
+              showLessItems
             />
           )}
         </>
