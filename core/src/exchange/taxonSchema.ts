@@ -143,6 +143,7 @@ const use = Joi.object({
     Joi.object({
       who: sensitivity().required(),
       what: Joi.valid('avoid', 'limit').required(),
+      onlyFor: list(goal()).min(1),
       perDay_g: Joi.number().greater(0),
       why: text().required(),
     }),

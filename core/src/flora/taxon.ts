@@ -196,6 +196,8 @@ export interface AmountCap {
 export interface Caution {
   readonly who: Sensitivity
   readonly what: 'avoid' | 'limit'
+  /** Goals for which alone it holds (raw); all where absent. */
+  readonly onlyFor?: readonly Goal[]
   readonly perDay_g?: number
   readonly why: string
 }

@@ -89,7 +89,8 @@ function strandVerdict(
   const use = taxon === undefined ? undefined : lotUse(strand, catalogue)
   if (taxon === undefined || use === undefined)
     return { state: 'closed', most_g: 0, reasons: ['Nothing is on record about eating this.'] }
-  const cautions = cautionsFor(use, eater)
+  const goal = lot.way?.goal ?? strand.way?.goal ?? 'eat'
+  const cautions = cautionsFor(use, eater).filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
   const avoid = cautions.filter(({ what }) => what === 'avoid')
   if (avoid.length > 0)
     return { state: 'closed', most_g: 0, reasons: [`Not for ${eater.name}: ${avoid.map(({ why }) => why).join(' ')}`] }

@@ -95,11 +95,14 @@ function joinProtocols(a: Protocol, b: Protocol): Protocol | undefined {
 }
 
 function treats({ critical, op }: Step): boolean {
-  return critical && !SORT_OPS.includes(op)
+  return critical && !SORT_OPS.includes(op) && !KEEP_OPS.includes(op)
 }
 
 /** Operations that are the Sort gate's. */
 export const SORT_OPS: readonly string[] = ['sort', 'wash', 'rinse', 'shake-out', 'trim']
+
+/** Operations that are the Keep gate's. */
+export const KEEP_OPS: readonly string[] = ['infuse-oil', 'freeze']
 
 /** Cleaning for both: what either washes out, in the larger ratio. */
 function joinCleaning(step: Step, other: Protocol): Step {

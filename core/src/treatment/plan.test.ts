@@ -261,3 +261,92 @@ describe('a critical limit', () => {
     expect(() => limitHere({ measure: 'luck' } as never, 0)).toThrow('limit: expected a known measure')
   })
 })
+
+describe('a plan for the other kinds', () => {
+  const of = (taxon: string, part: PlanInput['part'], stage: PlanInput['stage'], goal: PlanInput['goal'], over = {}) =>
+    plan({ taxon, ...(part && { part }), ...(stage && { stage }), mass_g: 400, goal, ...over }, CATALOGUE)
+  const adult = (...sensitivities: NonNullable<PlanInput['eaters']>[number]['sensitivities'] & object) => ({
+    eaters: [{ kind: 'adult' as const, sensitivities }],
+  })
+  it.each([
+    [
+      'ramsons in oil at room warmth',
+      of('Allium ursinum', 'leaf', 'young', 'infused-oil'),
+      'refuse',
+      /eaten within 4 days; or frozen/,
+    ],
+    ['… kept cold', of('Allium ursinum', 'leaf', 'young', 'infused-oil', { storage: 'chilled' }), 'conditional', /./],
+    ['… frozen', of('Allium ursinum', 'leaf', 'young', 'infused-oil', { storage: 'frozen' }), 'conditional', /./],
+    ['… in jars', of('Allium ursinum', 'leaf', 'young', 'can'), 'refuse', /./],
+    [
+      'raw ramsons for weak defences',
+      of('Allium ursinum', 'leaf', 'young', 'eat-raw', adult('immunocompromised')),
+      'refuse',
+      /./,
+    ],
+    [
+      'cooked ramsons for them',
+      of('Allium ursinum', 'leaf', 'young', 'eat', adult('immunocompromised')),
+      'conditional',
+      /./,
+    ],
+    ['elder leaf', of('Sambucus nigra', 'leaf', undefined, 'tea'), 'refuse', /ripe black berries, boiled/],
+    ['raw elder berries', of('Sambucus nigra', 'fruit', 'ripe', 'eat-raw'), 'refuse', /on record for it: eat, syrup/],
+    [
+      'elder berries boiled',
+      of('Sambucus nigra', 'fruit', 'ripe', 'syrup', { kitchen: { elevation_m: 1180 } }),
+      'conditional',
+      /./,
+    ],
+    [
+      '… at 2,600 m',
+      of('Sambucus nigra', 'fruit', 'ripe', 'eat', { kitchen: { elevation_m: 2600 } }),
+      'refuse',
+      /Freeze the berries raw/,
+    ],
+    ['acorn flour', of('Quercus robur', 'nut', 'ripe', 'flour'), 'conditional', /./],
+    ['acorns with a nut allergy', of('Quercus robur', 'nut', 'ripe', 'flour', adult('nut-allergy')), 'refuse', /./],
+    ['green acorns', of('Quercus robur', 'nut', 'unripe', 'flour'), 'refuse', /ripe, brown acorns/],
+    ['sea beet with kidney stones', of('Beta maritima', 'leaf', 'young', 'eat', adult('kidney-stone')), 'refuse', /./],
+    [
+      'too much sea beet',
+      of('Beta vulgaris', 'leaf', 'young', 'eat', { perDay_g: 300 }),
+      'refuse',
+      /up to 150 g a day/,
+    ],
+    [
+      'a handful of sea beet raw',
+      of('Beta vulgaris', 'leaf', 'young', 'eat-raw', { perDay_g: 30 }),
+      'conditional',
+      /./,
+    ],
+    [
+      'spruce syrup on the shelf',
+      of('Picea abies', 'needle-tip', 'young', 'syrup', { storage: 'room' }),
+      'conditional',
+      /./,
+    ],
+    ['spruce tips in pregnancy', of('Picea abies', 'needle-tip', 'young', 'tea', adult('pregnancy')), 'refuse', /./],
+    ['yew', of('Taxus baccata', 'needle-tip', 'young', 'syrup'), 'refuse', /another plant, surely known/],
+  ] as const)('%s', (_what, { verdict, instead = '-', reasons }, expected, says) => {
+    expect(verdict).toBe(expected)
+    expect(instead).toMatch(says)
+    expect(reasons.length).toBeGreaterThan(0)
+  })
+  it('says the least number of baths and their water; kept for later it is not yet food', () => {
+    expect(of('Quercus robur', 'nut', 'ripe', 'flour').steps.find(({ op }) => op === 'leach-static')).toMatchObject({
+      critical: true,
+      minutes: 480,
+      baths: { least: 6, each_mL: 1600 },
+      water_mL: 9600,
+    })
+    const short = of('Quercus robur', 'nut', 'ripe', 'flour', { kitchen: { water_mL: 4000 }, school: 'cold baths' })
+    expect(short.reasons[0]?.text).toMatch(/6 baths take at least 7\.2 L of water and 4\.0 L are left/)
+    const later = of('Quercus robur', 'nut', 'ripe', 'dry')
+    expect(later.way).toBe('dried in the shell for later')
+    expect(later.reasons.map(({ text }) => text)).toContainEqual(expect.stringMatching(/^NOT YET FOOD/))
+    expect(of('Sambucus nigra', 'fruit', 'ripe', 'freeze', { kitchen: { elevation_m: 2600 } }).way).toBe(
+      'frozen raw for later',
+    )
+  })
+})

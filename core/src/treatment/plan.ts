@@ -131,7 +131,7 @@ export function plan(input: PlanInput, catalogue: Catalogue): Plan {
 
 function planUse(taxon: Taxon, use: Use, input: PlanInput): Plan {
   const eaters = input.eaters ?? [{ kind: 'adult' as const }]
-  const barred = cautions(use, eaters, 'avoid')
+  const barred = cautions(use, eaters, 'avoid', input.goal)
   if (barred.length > 0) return refuse([...barred, ...doubles(taxon)], 'something else for these eaters')
   const store = storeReasons(taxon, use, input)
   const chosen = chooseWay(use, input)
@@ -148,7 +148,7 @@ function planUse(taxon: Taxon, use: Use, input: PlanInput): Plan {
     ...(protocol.storeOnly === true
       ? [{ about: 'store', text: `NOT YET FOOD: “${protocol.name}” only keeps it. ${protocol.why}` }]
       : []),
-    ...cautions(use, eaters, 'limit'),
+    ...cautions(use, eaters, 'limit', input.goal),
     ...amountReasons(use, eaters, protocol.name),
     ...store.reasons,
     ...doubles(taxon),
@@ -464,13 +464,15 @@ function hazardReasons(use: Use, protocol: Protocol, goal: Goal): readonly PlanR
     })
 }
 
-function cautions(use: Use, eaters: readonly PlanEater[], what: Caution['what']): readonly PlanReason[] {
+function cautions(use: Use, eaters: readonly PlanEater[], what: Caution['what'], goal: Goal): readonly PlanReason[] {
   const named: readonly string[] = eaters.flatMap(({ kind, sensitivities = [] }) => [
     ...sensitivities,
     ...(kind === 'adult' ? [] : [kind]),
   ])
   return use.cautionFor
-    .filter((caution) => caution.what === what && named.includes(caution.who))
+    .filter(
+      (caution) => caution.what === what && named.includes(caution.who) && (caution.onlyFor?.includes(goal) ?? true),
+    )
     .map(({ who, why, perDay_g }) => ({
       about: 'eater',
       text: `${what === 'avoid' ? 'Not for' : 'With'} ${plainWords(who)}: ${why}${perDay_g === undefined ? '' : ` At most ${formatMass(perDay_g)} of raw, trimmed food a day.`}`,

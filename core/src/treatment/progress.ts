@@ -2,7 +2,7 @@ import type { Goal, Protocol, Step, Use } from '../flora/taxon'
 import { kitchenAt, type HouseState } from '../log/houseState'
 import type { BathFact, LotState, StepRun } from '../lot/lotState'
 import { minutesBetween, type Instant } from '../quantity/instant'
-import { SORT_OPS } from './batchUse'
+import { KEEP_OPS, SORT_OPS } from './batchUse'
 import { missedBy } from './limit'
 
 /** How far a lot has come along the steps of its protocol. */
@@ -142,9 +142,14 @@ function leachProgress(
   }
 }
 
-/** Whether a step is one that the Make safe gate waits for: critical, needed for this goal, and not the Sort gate's. */
+/** Whether a step is one that the Make safe gate waits for: critical, needed for this goal, and neither the Sort gate's nor the Keep gate's. */
 export function isTreating(step: Step, goal: Goal): boolean {
-  return step.critical && !SORT_OPS.includes(step.op) && (step.onlyFor?.includes(goal) ?? true)
+  return (
+    step.critical &&
+    !SORT_OPS.includes(step.op) &&
+    !KEEP_OPS.includes(step.op) &&
+    (step.onlyFor?.includes(goal) ?? true)
+  )
 }
 
 /** The protocol that the lot follows: the chosen one, else the use's default for eating, else the first that is accepted. */
