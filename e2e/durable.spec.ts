@@ -10,7 +10,7 @@ const KILLS = 50
 const IMPORT_KILLS = 4
 const IMPORTED = 10_000
 const LONGEST_ms = 700
-const LONGEST_IMPORT_ms = 160
+const LONGEST_IMPORT_ms = 1500
 
 /** Chance of the moment of a kill, from one seed. */
 function chance(seed: number): () => number {

@@ -45,8 +45,6 @@ export interface BookStorage {
   readonly append: (entry: Entry) => Promise<void>
   /** All of them or none. */
   readonly appendAll: (entries: readonly Entry[], seeded?: boolean) => Promise<void>
-  /** Entries that another tab has stored, by their ids. */
-  readonly fetch: (ids: readonly string[]) => Promise<readonly Entry[]>
   readonly setClock: (clock: ClockSetting) => Promise<void>
   readonly setSavedAt: (machine_ms: number) => Promise<void>
   readonly clear: () => Promise<void>
@@ -88,10 +86,6 @@ export function openStorage(book: string): BookStorage {
             { key: 'entryVersion', value: ENTRY_VERSION },
           ])
       })
-    },
-    async fetch(ids) {
-      const found = await db.entries.bulkGet([...ids])
-      return found.filter((entry) => entry !== undefined)
     },
     async setClock(clock) {
       await db.meta.put({ key: 'clock', value: clock })
