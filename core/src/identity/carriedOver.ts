@@ -3,6 +3,7 @@ import { findTaxon } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import type { BookState } from '../log/fold'
 import { kitchenAt } from '../log/houseState'
+import { kinOf } from '../lot/kin'
 import type { LotState } from '../lot/lotState'
 import { dayOf, type Instant } from '../quantity/instant'
 import { isHarmful } from './clear'
@@ -42,8 +43,9 @@ export function carriedOver(
       dayOf(other.weighedIn.pickedAt, timeZone).slice(0, 4) === day.slice(0, 4) &&
       findTaxon(catalogue, other.weighedIn.taxon) === taxon,
   )
-  // A stray or a wrong taste on this ground this season cancels it for good.
-  if (same.some(({ strays, tastes }) => strays.reportedAt !== null || tastes.some(({ alarm }) => alarm !== null)))
+  // A stray or a wrong taste on this ground this season cancels it for good, in whatever part or batch it turned up.
+  const concerned = same.flatMap((other) => [other, ...kinOf(other, book)])
+  if (concerned.some(({ strays, tastes }) => strays.reportedAt !== null || tastes.some(({ alarm }) => alarm !== null)))
     return undefined
   if (lot.strays.reportedAt !== null) return undefined
   const shown = same.findLast((other) => {

@@ -3,7 +3,7 @@ import { packAsLot } from '../gates/judge'
 import type { Gate, JudgeContext } from '../gates/verdict'
 import type { EaterId, EntryId, LotId, PackId } from '../log/entry'
 import { addEntries, type BookLog, type BookState } from '../log/fold'
-import { addDays } from '../quantity/instant'
+import { addDays, type Instant } from '../quantity/instant'
 import type { Struck } from '../log/entries/struck'
 import { gateViews, type GateView } from './gateView'
 import { isBegun, type LotState } from './lotState'
@@ -31,8 +31,11 @@ const FOOD_GATES: readonly Gate[] = ['identity', 'ground', 'sort', 'makeSafe']
  * Every pack with something left and every serving of the last so many days whose food is not, by what is known now, behind
  * open gates. Servings stay facts: they are listed, never undone.
  */
-export function heldFood(context: JudgeContext, lots: readonly LotState[] = [...context.book.lots.values()]): HeldFood {
-  const since = addDays(context.now, -HELD_DAYS)
+export function heldFood(context: JudgeContext): HeldFood {
+  return heldAmong([...context.book.lots.values()], context, addDays(context.now, -HELD_DAYS))
+}
+
+function heldAmong(lots: readonly LotState[], context: JudgeContext, since: Instant): HeldFood {
   return {
     packs: lots.flatMap((lot) =>
       lot.packs
@@ -81,8 +84,9 @@ export function strikePreview(log: BookLog, strike: Struck, context: Omit<JudgeC
   const whole = log.state.house !== after.state.house
   const lots = [...log.state.lots.keys()].filter((id) => whole || log.state.lots.get(id) !== after.state.lots.get(id))
   const some = (state: BookState) => lots.flatMap((id) => state.lots.get(id) ?? [])
-  const held = heldFood(then, some(after.state))
-  const heldBefore = heldFood(before, some(log.state))
+  // However long ago: whoever ate of it is told of.
+  const held = heldAmong(some(after.state), then, '')
+  const heldBefore = heldAmong(some(log.state), before, '')
   return {
     gates: lots.flatMap((id) => {
       const was = log.state.lots.get(id)

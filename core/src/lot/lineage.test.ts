@@ -9,7 +9,8 @@ import { illnessReport } from '../meal/illness'
 import { household, Pen } from '../test/pen'
 import { bringInKind, KIND_NAMES, KINDS, leachBaths, makeSafeKind, meetAll, runStep, tasteOf } from '../test/plants'
 import { massBalance } from './story'
-import { heldFood } from './held'
+import type { Struck } from '../log/entries/struck'
+import { heldFood, strikePreview } from './held'
 import { recallReach } from './recall'
 import { packView } from './packView'
 
@@ -282,6 +283,14 @@ describe('a split', () => {
     expect(see(pen, 'A', 'identity').reasons[0]).toMatch(/^Lot C, of the same picking: It tasted of numbness/)
     expect(see(pen, 'B', 'identity').state).toBe('closed')
   })
+  it('was eaten long ago: a strike-out still names who ate', () => {
+    const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
+    pen.write({ type: 'served', lot: 'A', pack: null, dish: 'soup', portions: [{ eater: 'ann', mass_g: 20 }] })
+    pen.wait(60 * 24 * 100)
+    const seen = inOrder(pen.log).find(({ type }) => type === 'tell-seen')
+    const strike = pen.stamp({ type: 'struck', entry: seen?.id ?? '', why: 'x' }) as Struck
+    expect(strikePreview(pen.log, strike, pen.context).newlyHeld.servings).toMatchObject([{ eaters: ['ann'] }])
+  })
   it('struck out gives the mass back; a part without its splitting is no lot', () => {
     const pen = bringInKind(opened(), 'nettle', 'A')
     const { id } = split(pen, 'A', 'B', 300)
@@ -552,6 +561,14 @@ describe('carrying over', () => {
     stray.write({ type: 'strays-sorted', lot: 'A', found: 1 })
     live(stray)
     expect(see(stray, 'B', 'identity').state).toBe('ajar')
+  })
+  it('never where a stray turned up in a part that was split off since', () => {
+    const pen = known()
+    split(pen, 'A', 'S', 100)
+    pen.force({ type: 'stray-reported', lot: 'S', what: 'x', brokenUp: false })
+    pen.force({ type: 'strays-sorted', lot: 'S', found: 1 })
+    live(again(pen))
+    expect(see(pen, 'B', 'identity').state).toBe('ajar')
   })
   it('never for a plant with a deadly double', () => {
     const pen = makeSafeKind(bringInKind(opened(), 'ramsons', 'A'), 'ramsons', 'A')
