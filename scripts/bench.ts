@@ -11,17 +11,16 @@ import {
   gateViews,
   leach,
   plan,
-  strikePreview,
+  amendPreview,
   type BookLog,
   type Entry,
   type Struck,
 } from '@ellop/core'
-import { DEMO_OPENS_AT, makeDemoBook } from '@ellop/demo'
+import { DEMO_OPENS_AT } from '@ellop/demo'
+import { benchBrowser } from './benchBrowser'
+import { demo, manyYears, renamed } from './largeBook'
 
 const ROUNDS = 7
-const ENTRIES = 100_000
-/** Of the copies of the demonstration only one has its kitchen, patches and eaters noted anew: a household is noted once. */
-const HOUSE_TYPES = ['kitchen-set', 'ground-noted', 'eater-noted']
 
 /** Median milliseconds of a piece of work. */
 function median(work: () => unknown, rounds = ROUNDS): number {
@@ -31,36 +30,6 @@ function median(work: () => unknown, rounds = ROUNDS): number {
     return performance.now() - begun
   }).sort((a, b) => a - b)
   return times[Math.floor(rounds / 2)] ?? 0
-}
-
-const demo = makeDemoBook()
-const renamed = (copy: number) => (key: string, value: unknown) =>
-  typeof value === 'string' && ['id', 'lot', 'into', 'begun', 'entry', 'pack'].includes(key)
-    ? `${value}-${copy}`
-    : value
-
-/** The demonstration's lots over and over as other lots of earlier years, all but the last used up: a book of many years. */
-function manyYears(): readonly Entry[] {
-  const entries: Entry[] = [...demo]
-  for (let copy = 1; entries.length < ENTRIES; copy += 1) {
-    const lots = demo.filter(({ type }) => !HOUSE_TYPES.includes(type) && !(type === 'plant-met' && copy % 4 !== 0))
-    const made = lots.map((entry) => JSON.parse(JSON.stringify(entry, renamed(copy))) as Entry)
-    entries.push(...made, ...usedUp(made, copy))
-  }
-  return entries.slice(0, ENTRIES)
-}
-
-/** What a copy leaves in hand and in the larder was eaten or thrown away since. */
-function usedUp(made: readonly Entry[], copy: number): readonly Entry[] {
-  const { lots } = foldLog(made).state
-  const at = DEMO_OPENS_AT
-  const base = { at, noted: at, book: 'demo', by: 'cook', device: 'hut', type: 'thrown-away' as const, why: 'past' }
-  return [...lots.values()].flatMap((lot) => [
-    ...(lot.mass_g > 0 ? [{ ...base, id: `t-${copy}-${lot.id}`, lot: lot.id, pack: null, mass_g: lot.mass_g }] : []),
-    ...lot.packs
-      .filter(({ mass_g }) => mass_g > 0)
-      .map(({ id, mass_g }) => ({ ...base, id: `t-${copy}-${id}`, lot: lot.id, pack: id, mass_g })),
-  ])
 }
 
 const large = manyYears()
@@ -89,7 +58,7 @@ const rows: readonly (readonly [string, number, string])[] = [
   ['add one dated back, of a lot', median(add([{ ...tell, id: 'new', at: old }])), '< 100 ms'],
   ['add one dated back, of the household', median(add([{ ...met, id: 'new', at: old }])), '< 100 ms'],
   ['strike one out', median(add([strike(eaten)])), '< 100 ms'],
-  ['show what a strike-out would change', median(() => strikePreview(log, strike(eaten), context), 3), ''],
+  ['show what a strike-out would change', median(() => amendPreview(log, strike(eaten), context), 3), ''],
   ['merge 10,000', median(add(more), 3), '< 2,000 ms'],
   ['judge the eight gates of a lot', median(() => gateViews(lot, context)), ''],
   [`due list over ${log.state.lots.size} lots`, median(() => dueList(context), 3), ''],
@@ -125,6 +94,7 @@ for (const [name, time, target] of rows)
     `${name.padEnd(44)} ${time.toFixed(2).padStart(9)} ms  ${(time / reference).toFixed(2).padStart(8)} × reference  ${target}`,
   )
 firstView()
+await benchBrowser(large, reference)
 
 /** Compressed script that the first view loads: the page's own script and what it imports at once. */
 function firstView(): void {

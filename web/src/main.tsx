@@ -10,11 +10,13 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { App } from './app/App'
 import { THEME } from './app/theme'
+import { startAutosave } from './book/autosave'
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? ''
 const root = document.getElementById('root')
 const overlays = document.getElementById('overlays')
 if (root === null || overlays === null) throw new RangeError('main: expected elements with the ids root and overlays')
+startAutosave()
 createRoot(root).render(
   <StrictMode>
     {/* Overlays open in a place of their own: for document.body the library would inject styles without the nonce. */}

@@ -58,29 +58,72 @@ export function writeBook(input: {
   return `${JSON.stringify(file, null, 1)}\n`
 }
 
-/**
- * Reads a book file against the log it would be added to. Refused whole when it is too large, cut off, of another format or
- * a newer version, of another book, holds a malformed entry, or tells an entry that is known here differently.
- */
-export function readBook(content: string, into: { readonly book: string; readonly log: BookLog }): ImportReading {
-  const file = openFile(content)
-  if (!file.ok) return file
-  if (file.value.book !== into.book)
-    return no(
-      `The file is the book “${file.value.book}”; the one open here is “${into.book}”. Books are not mixed: open it beside yours.`,
-    )
-  return readEntries(file.value, into)
+/** A book file whose every entry is as it should be, before it is held against what is here. */
+export interface ReadFile {
+  readonly ok: true
+  readonly book: string
+  readonly entries: readonly Entry[]
 }
 
 /**
- * Reads somebody else's book, to be opened beside one's own and only read. Refused when it is one's own (that is imported)
- * or the demonstration (that is there already), and in all cases in which {@link readBook} refuses a file.
+ * Reads a book file by itself. Refused whole when it is too large, cut off, of another format or a newer version, holds a
+ * malformed entry, an entry of another book, or one entry told in two ways. All the costly work is here: it may run beside
+ * the screen.
  */
-export function readOtherBook(content: string, own: { readonly books: readonly string[] }): ImportReading {
+export function readBookFile(content: string): ReadFile | Extract<ImportReading, { ok: false }> {
   const file = openFile(content)
   if (!file.ok) return file
-  if (own.books.includes(file.value.book)) return no('This is a book of yours that is here already: import it instead.')
-  return readEntries(file.value, { book: file.value.book, log: EMPTY_LOG })
+  const { book, version } = file.value
+  const entries: Entry[] = []
+  const seen = new Map<string, Entry>()
+  for (const [index, document] of file.value.entries.entries()) {
+    const read = readEntry(upgradeEntry(document, version))
+    if (!read.ok) return no(`Entry ${index + 1}: ${read.path} ${read.message}.`)
+    const entry = read.value
+    if (entry.book !== book) return no(`Entry ${index + 1} belongs to the book “${entry.book}”.`)
+    const twin = seen.get(entry.id)
+    if (twin !== undefined && canonical(twin) !== canonical(entry))
+      return no(`Entry ${index + 1} is in the file twice and says something else.`)
+    seen.set(entry.id, entry)
+    entries.push(entry)
+  }
+  return { ok: true, book, entries }
+}
+
+/** Holds a file that was read against the log it would be added to: refused when it is another book, or tells a known entry differently. */
+export function freshOf(file: ReadFile, into: { readonly book: string; readonly log: BookLog }): ImportReading {
+  if (file.book !== into.book)
+    return no(
+      `The file is the book “${file.book}”; the one open here is “${into.book}”. Books are not mixed: open it beside yours.`,
+    )
+  const fresh = new Map<string, Entry>()
+  for (const [index, entry] of file.entries.entries()) {
+    const known = into.log.entries.get(entry.id)
+    if (known === undefined) fresh.set(entry.id, entry)
+    else if (canonical(known) !== canonical(entry))
+      return no(`Entry ${index + 1} is known here and says something else.`)
+  }
+  return {
+    ok: true,
+    book: file.book,
+    fresh: [...fresh.values()].sort(compareEntries),
+    known: file.entries.length - fresh.size,
+  }
+}
+
+/** {@link readBookFile} and {@link freshOf} in one. */
+export function readBook(content: string, into: { readonly book: string; readonly log: BookLog }): ImportReading {
+  const file = readBookFile(content)
+  return file.ok ? freshOf(file, into) : file
+}
+
+/**
+ * Somebody else's book, to be opened beside one's own and only read. Refused when it is one's own (that is imported) or the
+ * demonstration (that is there already).
+ */
+export function otherBook(file: ReadFile, own: { readonly books: readonly string[] }): ImportReading {
+  if (own.books.includes(file.book)) return no('This is a book of yours that is here already: import it instead.')
+  return freshOf(file, { book: file.book, log: EMPTY_LOG })
 }
 
 function no(message: string): { readonly ok: false; readonly message: string } {
@@ -111,21 +154,6 @@ function openFile(
   if (file.count !== file.entries.length)
     return no(`The file says ${file.count} entries and holds ${file.entries.length}: it is cut off.`)
   return { ok: true, value: file }
-}
-
-function readEntries(file: BookFile, { book, log }: { readonly book: string; readonly log: BookLog }): ImportReading {
-  const fresh = new Map<string, Entry>()
-  for (const [index, document] of file.entries.entries()) {
-    const read = readEntry(upgradeEntry(document, file.version))
-    if (!read.ok) return no(`Entry ${index + 1}: ${read.path} ${read.message}.`)
-    const entry = read.value
-    if (entry.book !== book) return no(`Entry ${index + 1} belongs to the book “${entry.book}”.`)
-    const known = log.entries.get(entry.id) ?? fresh.get(entry.id)
-    if (known === undefined) fresh.set(entry.id, entry)
-    else if (canonical(known) !== canonical(entry))
-      return no(`Entry ${index + 1} is known here and says something else.`)
-  }
-  return { ok: true, book, fresh: [...fresh.values()].sort(compareEntries), known: file.entries.length - fresh.size }
 }
 
 function parse(content: string): { readonly value: unknown; readonly hostile: boolean } | undefined {

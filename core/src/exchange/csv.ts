@@ -1,13 +1,13 @@
 import type { Catalogue } from '../flora/catalogue'
 import { describeEntry } from '../log/describe'
 import { lotsTouched } from '../log/entries'
-import { inOrder, type BookLog } from '../log/fold'
+import { asHappened, type BookLog } from '../log/fold'
 
 const COLUMNS = ['id', 'at', 'noted', 'by', 'device', 'type', 'lot', 'struck', 'says', 'fields'] as const
 
-/** The entries as comma-separated values for a spreadsheet: one line each, in the order of the log; all fields as JSON in the last column. */
+/** The entries as comma-separated values for a spreadsheet: one line each, in the order in which they happened; all fields as they were written, as JSON in the last column. */
 export function writeEntriesCsv(log: BookLog, catalogue: Catalogue): string {
-  const lines = inOrder(log).map((entry) => {
+  const lines = asHappened(log).map((entry) => {
     const { id, at, noted, by, device, type } = entry
     return [
       id,
@@ -19,7 +19,7 @@ export function writeEntriesCsv(log: BookLog, catalogue: Catalogue): string {
       lotsTouched(entry).join(' '),
       log.struck.has(id) ? 'yes' : 'no',
       describeEntry(entry, log.state, catalogue),
-      JSON.stringify(entry),
+      JSON.stringify(log.entries.get(id)),
     ]
   })
   return `${[COLUMNS, ...lines].map((cells) => cells.map(cell).join(',')).join('\r\n')}\r\n`

@@ -188,6 +188,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
   'felt-ill': { ...BASE, eater: id(), symptoms: text() },
   'numbers-noted': { ...BASE, emergency: maybeText(), poisonCentre: maybeText(), doctor: maybeText() },
   struck: { ...BASE, entry: id(), why: text() },
+  redated: { ...BASE, entry: id(), to: instant(), why: text() },
 }
 
 const SCHEMAS = Object.fromEntries(

@@ -1,6 +1,8 @@
 import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume } from '../quantity/format'
+import { formatDay, timeOf, type Instant } from '../quantity/instant'
+import { kitchenAt } from './houseState'
 import type { ReadingKind } from '../lot/lotState'
 import type { Entry, LotEntry } from './entries'
 import { isLotEntry } from './entries'
@@ -30,6 +32,8 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)}) and was sure of it.`
     case 'struck':
       return `Struck out: ${entry.why}.`
+    case 'redated':
+      return `Happened at another time than was noted, ${inKitchen(entry.to, book)}: ${entry.why}.`
     case 'split':
       return `${formatMass(entry.mass_g)} of lot ${codeOf(entry.lot, book)} go their own way as ${entry.code}: ${entry.why}.`
     case 'joined':
@@ -47,6 +51,11 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
     default:
       return unknownEntry(entry)
   }
+}
+
+function inKitchen(at: Instant, { house }: BookState): string {
+  const timeZone = kitchenAt(house, at)?.timeZone ?? 'UTC'
+  return `${formatDay(at, timeZone, true)} ${timeOf(at, timeZone)}`
 }
 
 function codeOf(lot: string, book: BookState): string {

@@ -9,6 +9,7 @@ import {
   lotsTouched,
   type Entry,
 } from './entries'
+import { amend, asDated, NO_AMENDMENTS, type Amendments } from './amendments'
 import type { EntryId, LotId } from './entry'
 import { EntryIndex } from './entryIndex'
 import { EMPTY_HOUSE, type HouseState } from './houseState'
@@ -23,11 +24,11 @@ export interface BookState {
 
 /** A log sharded by family of lots, with the state of each shard. Adding entries folds only the shards they touch. */
 export interface BookLog {
+  /** The entries as they were written. */
   readonly entries: EntryIndex
+  readonly amendments: Amendments
   readonly struck: ReadonlySet<EntryId>
-  /** Strike-outs by what they strike. */
-  readonly strikers: ReadonlyMap<EntryId, readonly EntryId[]>
-  /** Entries of each shard, in order. */
+  /** Entries of each shard as they happened, in order. */
   readonly shards: ReadonlyMap<ShardId, readonly Entry[]>
   /** The household after every so many of its entries: dated back, it is folded again only from there on. */
   readonly checkpoints: readonly HouseState[]
@@ -40,8 +41,8 @@ const HOUSE = 'house'
 
 export const EMPTY_LOG: BookLog = {
   entries: EntryIndex.EMPTY,
-  struck: new Set(),
-  strikers: new Map(),
+  amendments: NO_AMENDMENTS,
+  struck: NO_AMENDMENTS.struck,
   shards: new Map(),
   checkpoints: [],
   state: { house: EMPTY_HOUSE, lots: new Map(), families: new Map() },
@@ -60,27 +61,31 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   const fresh = [...new Map(added.map((entry) => [entry.id, entry])).values()].filter(({ id }) => !log.entries.has(id))
   if (fresh.length === 0) return log
   const entries = log.entries.with(fresh)
-  const strikers = addStrikers(log.strikers, fresh)
-  const struck =
-    strikers === log.strikers && fresh.every(({ id }) => !strikers.has(id)) ? log.struck : struckIds(entries, strikers)
-  const turned =
-    struck === log.struck
-      ? []
-      : [...struck, ...log.struck]
-          .filter((id) => struck.has(id) !== log.struck.has(id))
-          .flatMap((id) => entries.get(id) ?? [])
+  const amendments = amend(log.amendments, fresh, entries)
+  const { struck } = amendments
+  const amended = log.amendments === amendments ? NOTHING_AMENDED : amendedEntries(log, amendments)
   const families = joinFamilies(log.state.families, fresh)
   const shards = new Map(log.shards)
   mergeShards(shards, log.state.families, families, fresh)
   const grown = new Map<ShardId, Entry[]>()
-  for (const entry of fresh) {
+  const grow = (entry: Entry) => {
     const shard = shardOf(entry, families)
     const more = grown.get(shard)
     if (more === undefined) grown.set(shard, [entry])
     else more.push(entry)
   }
+  for (const entry of fresh) grow(asDated(entry, amendments))
+  for (const { was, is } of amended.moved) {
+    const shard = shardOf(was, families)
+    shards.set(shard, shards.get(shard)?.filter(({ id }) => id !== was.id) ?? [])
+    grow(is)
+  }
   for (const [shard, more] of grown) shards.set(shard, withMore(shards.get(shard) ?? [], more))
-  const changed = [...fresh, ...turned]
+  const changed = [
+    ...fresh.map((entry) => asDated(entry, amendments)),
+    ...amended.turned,
+    ...amended.moved.flatMap(({ was, is }) => [was, is]),
+  ]
   const touched = new Set(changed.map((entry) => shardOf(entry, families)))
   const lots = new Map(log.state.lots)
   for (const shard of touched) if (shard !== HOUSE) foldFamily(lots, shards.get(shard) ?? [], struck)
@@ -89,12 +94,39 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
     : { house: log.state.house, checkpoints: log.checkpoints }
   return {
     entries,
+    amendments,
     struck,
-    strikers,
     shards,
     checkpoints: household.checkpoints,
     state: { house: household.house, lots, families },
   }
+}
+
+interface Amended {
+  /** Entries that count no longer, or again. */
+  readonly turned: readonly Entry[]
+  /** Entries that happened at another moment than was known. */
+  readonly moved: readonly { readonly was: Entry; readonly is: Entry }[]
+}
+
+const NOTHING_AMENDED: Amended = { turned: [], moved: [] }
+
+/** What amendments change about the entries that were in the log before them. */
+function amendedEntries(log: BookLog, after: Amendments): Amended {
+  const before = log.amendments
+  const moved = [...new Set([...before.moments.keys(), ...after.moments.keys()])].flatMap((id) => {
+    const entry = before.moments.get(id) === after.moments.get(id) ? undefined : log.entries.get(id)
+    if (entry === undefined) return []
+    const [was, is] = [asDated(entry, before), asDated(entry, after)]
+    return was.at === is.at ? [] : [{ was, is }]
+  })
+  const turned = [...after.struck, ...before.struck]
+    .filter((id) => after.struck.has(id) !== before.struck.has(id))
+    .flatMap((id) => {
+      const entry = log.entries.get(id)
+      return entry === undefined ? [] : [asDated(entry, after)]
+    })
+  return { turned, moved }
 }
 
 /** A log folded from scratch. */
@@ -102,9 +134,14 @@ export function foldLog(entries: readonly Entry[]): BookLog {
   return addEntries(EMPTY_LOG, entries)
 }
 
-/** All entries in the order of the log, struck ones included. */
+/** All entries as they were written, in the order of what they say, struck ones included: what goes to a file. */
 export function inOrder(log: BookLog): readonly Entry[] {
   return [...log.entries.values()].sort(compareEntries)
+}
+
+/** All entries as they happened, re-dated ones at their own moment, struck ones included. */
+export function asHappened(log: BookLog): readonly Entry[] {
+  return [...log.entries.values()].map((entry) => asDated(entry, log.amendments)).sort(compareEntries)
 }
 
 /** Entries of a shard with some more, in order; those that come last are put there without sorting the rest again. */
@@ -210,30 +247,4 @@ function foldFamily(lots: Map<LotId, LotState>, shard: readonly Entry[], struck:
     if (state === undefined) lots.delete(lot)
     else lots.set(lot, state)
   }
-}
-
-function addStrikers(before: BookLog['strikers'], fresh: readonly Entry[]): BookLog['strikers'] {
-  const strikes = fresh.filter((entry) => entry.type === 'struck')
-  if (strikes.length === 0) return before
-  const strikers = new Map(before)
-  for (const { entry, id } of strikes) strikers.set(entry, [...(strikers.get(entry) ?? []), id].sort())
-  return strikers
-}
-
-/**
- * The entries taken out of account: those named by a strike-out that itself stands. Striking out a strike-out restores.
- * A ring of strike-outs, which only a forged file can hold, takes nothing out.
- */
-function struckIds(entries: EntryIndex, strikers: BookLog['strikers']): ReadonlySet<EntryId> {
-  const known = new Map<EntryId, boolean>()
-  const isStruck = (id: EntryId, path: ReadonlySet<EntryId>): boolean => {
-    const settled = known.get(id)
-    if (settled !== undefined) return settled
-    if (path.has(id)) return false
-    const inside = new Set([...path, id])
-    const result = (strikers.get(id) ?? []).some((striker) => !inside.has(striker) && !isStruck(striker, inside))
-    known.set(id, result)
-    return result
-  }
-  return new Set([...strikers.keys()].filter((id) => entries.has(id) && isStruck(id, new Set())))
 }

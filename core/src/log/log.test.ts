@@ -1,10 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { CATALOGUE } from '../flora/records'
 import { gateViews } from '../lot/gateView'
-import { heldFood, strikePreview } from '../lot/held'
+import { heldFood, amendPreview } from '../lot/held'
 import { bringIn, cook, household, load, Pen, weighIn } from '../test/pen'
-import { describeEntry } from './describe'
 import type { Entry } from './entries'
 import { addEntries, compareEntries, EMPTY_LOG, foldLog, inOrder } from './fold'
 import type { Struck } from './entries/struck'
@@ -66,18 +64,6 @@ describe('the log', () => {
     weighIn(pen)
     pen.write({ type: 'struck', entry: pen.lot().weighedIn?.entry ?? '', why: 'twice' })
     expect(pen.log.state.lots.size).toBe(0)
-  })
-  it('can be told in one sentence an entry', () => {
-    const pen = cook(household(new Pen()))
-    pen.write({ type: 'stray-reported', lot: 'A', what: 'a smooth leaf', brokenUp: true })
-    const told = inOrder(pen.log).map((entry) => describeEntry(entry, pen.log.state, CATALOGUE))
-    expect(
-      told.every((sentence) => /^[A-Z“0-9].*\.$/.test(sentence)),
-      told.join('\n'),
-    ).toBe(true)
-    expect(told).toContain('Sorted: 900 g go on, 320 g off to stock.')
-    expect(told).toContain('Load out after 2 min 12 s at 96.0 °C, water thrown away.')
-    expect(told).toContain('A stray: a smooth leaf, already broken up with the rest.')
   })
 })
 
@@ -364,7 +350,7 @@ describe('a strike-out', () => {
     pen.write({ type: 'served', lot: 'A', pack: null, dish: 'soup', portions: [{ eater: 'ann', mass_g: 30 }] })
     const tellSeen = inOrder(pen.log).find(({ type }) => type === 'tell-seen')
     const strike = pen.stamp({ type: 'struck', entry: tellSeen?.id ?? '', why: 'that was another plant' }) as Struck
-    const preview = strikePreview(pen.log, strike, pen.context)
+    const preview = amendPreview(pen.log, strike, pen.context)
     expect(preview.gates).toEqual([
       { lot: 'A', gate: 'identity', from: 'open', to: 'ajar' },
       { lot: 'A', gate: 'keep', from: 'ajar', to: 'ahead' },
@@ -379,7 +365,7 @@ describe('a strike-out', () => {
     expect(gateViews(pen.lot(), pen.context)[0]?.state).toBe('ajar')
     const weighIn = inOrder(pen.log).find(({ type }) => type === 'weighed-in')
     expect(
-      strikePreview(pen.log, pen.stamp({ type: 'struck', entry: weighIn?.id ?? '', why: 'x' }) as Struck, pen.context)
+      amendPreview(pen.log, pen.stamp({ type: 'struck', entry: weighIn?.id ?? '', why: 'x' }) as Struck, pen.context)
         .lotsGone,
     ).toEqual(['A'])
   })

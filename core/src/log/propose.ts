@@ -10,7 +10,9 @@ import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
 import { isLineageEntry, isLotEntry, type Entry, type HouseEntry, type LineageEntry, type LotEntry } from './entries'
+import { asDated, isAmendment } from './amendments'
 import type { BathChanged } from './entries/bathChanged'
+import type { Redated } from './entries/redated'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
 import type { BookLog } from './fold'
@@ -29,6 +31,8 @@ const CLOCK_SKEW_MINUTES = 1
 const TIMER_SLACK_MINUTES = 0.05
 const SCALE_g = 0.5
 
+const IN_FUTURE = 'That moment is still to come. Give a time that has passed.'
+
 const OK: Proposal = { ok: true }
 const no = (field: string, message: string): Refusal => ({ ok: false, field, message })
 
@@ -38,10 +42,10 @@ const no = (field: string, message: string): Refusal => ({ ok: false, field, mes
  * Judged as of the entry's own moment with all that is known now. What has been added is a fact and is not judged again.
  */
 export function propose(entry: Entry, log: BookLog, catalogue: Catalogue, now: Instant): Proposal {
-  if (minutesBetween(now, entry.at) > CLOCK_SKEW_MINUTES)
-    return no('at', 'That moment is still to come. Give a time that has passed.')
+  if (minutesBetween(now, entry.at) > CLOCK_SKEW_MINUTES) return no('at', IN_FUTURE)
   if (log.entries.has(entry.id)) return no('id', 'This entry is in the log already.')
   if (entry.type === 'struck') return checkStrike(entry.entry, log)
+  if (entry.type === 'redated') return checkRedating(entry, log, now)
   const context: JudgeContext = { book: log.state, catalogue, now: entry.at > now ? now : entry.at }
   if (isLineageEntry(entry)) return checkLineage(entry, context)
   if (!isLotEntry(entry)) return checkHouseEntry(entry, log.state)
@@ -55,6 +59,35 @@ export function propose(entry: Entry, log: BookLog, catalogue: Catalogue, now: I
 function checkStrike(id: string, log: BookLog): Proposal {
   if (!log.entries.has(id)) return no('entry', 'There is no such entry to strike out.')
   return log.struck.has(id) ? no('entry', 'That entry is struck out already.') : OK
+}
+
+/** A re-dating is a correction of fact: the gates are not asked, only whether it could have happened then. */
+function checkRedating({ entry: id, to }: Redated, log: BookLog, now: Instant): Proposal {
+  const written = log.entries.get(id)
+  if (written === undefined || isAmendment(written))
+    return no('entry', 'There is no such entry whose time could be changed.')
+  if (log.struck.has(id)) return no('entry', 'That entry is struck out.')
+  if (minutesBetween(now, to) > CLOCK_SKEW_MINUTES) return no('to', IN_FUTURE)
+  const entry = asDated(written, log.amendments)
+  if (entry.at === to) return no('to', 'That is the time it has already.')
+  if (!isLotEntry(entry)) return OK
+  const lot = log.state.lots.get(entry.lot)
+  const pickedAt = entry.type === 'weighed-in' ? entry.pickedAt : lot?.weighedIn?.pickedAt
+  if (pickedAt !== undefined && to < pickedAt) return no('to', 'That is before it was picked.')
+  const run = lot?.runs.find(({ entry: begun, done }) =>
+    entry.type === 'step-done' ? begun === entry.begun : begun === entry.id && done !== null,
+  )
+  if (run === undefined) return OK
+  const [from, until] = entry.type === 'step-done' ? [run.begunAt, to] : [to, endOf(log, entry.id)]
+  return until !== undefined && until < from ? no('to', 'It cannot end before it began.') : OK
+}
+
+/** When the load begun by an entry came out. */
+function endOf(log: BookLog, begun: string): Instant | undefined {
+  const done = [...log.entries.values()].find(
+    (entry) => entry.type === 'step-done' && entry.begun === begun && !log.struck.has(entry.id),
+  )
+  return done === undefined ? undefined : asDated(done, log.amendments).at
 }
 
 /** Splitting, joining and opening: the mass is there, the new code is free, and nothing half done is mixed. */

@@ -4,6 +4,7 @@ import type { Gate, JudgeContext } from '../gates/verdict'
 import type { EaterId, EntryId, LotId, PackId } from '../log/entry'
 import { addEntries, type BookLog, type BookState } from '../log/fold'
 import { addDays, type Instant } from '../quantity/instant'
+import type { Redated } from '../log/entries/redated'
 import type { Struck } from '../log/entries/struck'
 import { gateViews, type GateView } from './gateView'
 import { isBegun, type LotState } from './lotState'
@@ -63,8 +64,8 @@ function heldAmong(lots: readonly LotState[], context: JudgeContext, since: Inst
   }
 }
 
-/** What a strike-out would change, told before it is made. */
-export interface StrikePreview {
+/** What a strike-out or a re-dating would change, told before it is made. */
+export interface AmendPreview {
   readonly gates: readonly {
     readonly lot: LotId
     readonly gate: Gate
@@ -75,12 +76,16 @@ export interface StrikePreview {
   readonly newlyHeld: HeldFood
 }
 
-/** The book with and without an entry, compared: gates that change, packs held and eaters concerned. */
-export function strikePreview(log: BookLog, strike: Struck, context: Omit<JudgeContext, 'book'>): StrikePreview {
-  const after = addEntries(log, [strike])
+/** The book without and with an amendment, compared: gates that change, packs held and eaters concerned. */
+export function amendPreview(
+  log: BookLog,
+  amendment: Struck | Redated,
+  context: Omit<JudgeContext, 'book'>,
+): AmendPreview {
+  const after = addEntries(log, [amendment])
   const before = { ...context, book: log.state }
   const then = { ...context, book: after.state }
-  // Only what the strike-out folds anew can change; all of it where it strikes an entry of the household.
+  // Only what it folds anew can change; all of it where it amends an entry of the household.
   const whole = log.state.house !== after.state.house
   const lots = [...log.state.lots.keys()].filter((id) => whole || log.state.lots.get(id) !== after.state.lots.get(id))
   const some = (state: BookState) => lots.flatMap((id) => state.lots.get(id) ?? [])

@@ -3,14 +3,13 @@ import { judge, packAsLot } from '../gates/judge'
 import { eaterVerdict } from '../gates/plate'
 import { GATES, type Gate } from '../gates/verdict'
 import { addEntries, foldLog, inOrder } from '../log/fold'
-import { describeEntry } from '../log/describe'
 import type { Saying } from '../log/stamp'
 import { illnessReport } from '../meal/illness'
 import { household, Pen } from '../test/pen'
 import { bringInKind, KIND_NAMES, KINDS, leachBaths, makeSafeKind, meetAll, runStep, tasteOf } from '../test/plants'
 import { massBalance } from './story'
 import type { Struck } from '../log/entries/struck'
-import { heldFood, strikePreview } from './held'
+import { heldFood, amendPreview } from './held'
 import { recallReach } from './recall'
 import { packView } from './packView'
 
@@ -49,27 +48,6 @@ describe('every kind of plant', () => {
       palate: 'open',
     })
     expect(refusal(serve(pen, 'A', 1))).toBe('taken')
-  })
-  it('told in one sentence an entry, whatever it is', () => {
-    const pen = bringInKind(opened(), 'acorns', 'A')
-    split(pen, 'A', 'B', 100)
-    makeSafeKind(pen, 'acorns', 'A')
-    for (const saying of [
-      { type: 'reading-taken', lot: 'A', what: 'ph', value: 4, instrument: 'meter' },
-      { type: 'ingredient-added', lot: 'A', what: 'salt', name: 'sea salt', mass_g: 10 },
-      { type: 'patch-turned', patch: 'wall', why: 'sprayed', since: '2027-01-01T00:00:00.000Z' },
-      { type: 'food-turned', of: 'A', pack: null, why: 'mouldy' },
-      { type: 'felt-ill', eater: 'ann', symptoms: 'cramps' },
-      { type: 'numbers-noted', emergency: '1', poisonCentre: '', doctor: '' },
-    ] satisfies Saying[])
-      pen.force(saying)
-    const told = inOrder(pen.log).map((entry) => describeEntry(entry, pen.log.state, pen.catalogue))
-    expect(
-      told.filter((sentence) => !/^[A-Z“0-9].*\.$/.test(sentence)),
-      told.join('\n'),
-    ).toEqual([])
-    expect(told).toContain('100 g of lot A go their own way as B: another dish.')
-    expect(told).toContain('Recall of Wall, picked from 2027-01-01 on: sprayed.')
   })
 })
 
@@ -289,7 +267,7 @@ describe('a split', () => {
     pen.wait(60 * 24 * 100)
     const seen = inOrder(pen.log).find(({ type }) => type === 'tell-seen')
     const strike = pen.stamp({ type: 'struck', entry: seen?.id ?? '', why: 'x' }) as Struck
-    expect(strikePreview(pen.log, strike, pen.context).newlyHeld.servings).toMatchObject([{ eaters: ['ann'] }])
+    expect(amendPreview(pen.log, strike, pen.context).newlyHeld.servings).toMatchObject([{ eaters: ['ann'] }])
   })
   it('struck out gives the mass back; a part without its splitting is no lot', () => {
     const pen = bringInKind(opened(), 'nettle', 'A')

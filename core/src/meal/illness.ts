@@ -1,6 +1,7 @@
 import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
 import { plainWords } from '../flora/vocabulary'
 import type { Entry } from '../log/entries'
+import { asDated } from '../log/amendments'
 import type { BookLog } from '../log/fold'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { fromMs, HOUR_ms, toMs, type Instant } from '../quantity/instant'
@@ -40,6 +41,7 @@ export interface IllnessReport {
 export function illnessReport(log: BookLog, catalogue: Catalogue, now: Instant, hours: number): IllnessReport {
   const since = fromMs(toMs(now) - hours * HOUR_ms)
   const recent = [...log.entries.values()]
+    .map((entry) => asDated(entry, log.amendments))
     .filter(({ at }) => at >= since && at <= now)
     .sort((a, b) => (a.at < b.at ? 1 : -1))
   const eaten = recent.flatMap((entry) => {

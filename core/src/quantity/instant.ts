@@ -52,6 +52,23 @@ export function timeOf(instant: Instant, timeZone: string): string {
   return calendar('en-GB', timeZone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(toMs(instant))
 }
 
+/**
+ * The instant at which a kitchen's clock shows this day (`2027-05-16`) and time (`14:05`); undefined for what is not one. A time
+ * that comes twice when the clocks go back is the earlier one; one that is left out when they go forward is taken an hour later.
+ */
+export function instantOf(day: string, time: string, timeZone: string): Instant | undefined {
+  const wanted = Date.parse(`${day}T${time}:00.000Z`)
+  if (!/^\d{4}-\d\d-\d\d$/.test(day) || !/^\d\d:\d\d$/.test(time) || !Number.isFinite(wanted)) return undefined
+  if (new Date(wanted).toISOString().slice(0, 10) !== day) return undefined
+  const offset_ms = (ms: number) => {
+    const instant = fromMs(ms)
+    return Date.parse(`${dayOf(instant, timeZone)}T${timeOf(instant, timeZone)}:00.000Z`) - ms
+  }
+  const [before, after] = [offset_ms(wanted - DAY_ms), offset_ms(wanted + DAY_ms)]
+  const candidates = [wanted - before, wanted - after].filter((ms) => ms + offset_ms(ms) === wanted)
+  return fromMs(candidates.length > 0 ? Math.min(...candidates) : wanted - before)
+}
+
 /** The day for people (`Sun 16 May`), with the year on demand (`Sun 16 May 2027`). */
 export function formatDay(instant: Instant, timeZone: string, withYear = false): string {
   const parts = calendar('en-GB', timeZone, { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' })

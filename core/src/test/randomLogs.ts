@@ -1,4 +1,5 @@
-import { addEntries, foldLog, inOrder, type BookState } from '../log/fold'
+import { addEntries, asHappened, foldLog, inOrder, type BookState } from '../log/fold'
+import { isAmendment } from '../log/amendments'
 import type { Saying } from '../log/stamp'
 import { isBegun } from '../lot/lotState'
 import { massBalance } from '../lot/story'
@@ -15,6 +16,7 @@ export interface RandomLog {
   readonly joined: number
   readonly split: number
   readonly opened: number
+  readonly redated: number
   readonly refused: number
   /** A serving or pack that the second opinion would not have let through; undefined when there is none. */
   readonly fault: string | undefined
@@ -47,7 +49,7 @@ export function playRandomLog(seed: number): RandomLog {
   const random = chance(seed)
   const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)] as T
   const pen = HOUSEHOLD.copy()
-  const tally = { served: 0, packed: 0, recalled: 0, joined: 0, split: 0, opened: 0, refused: 0 }
+  const tally = { served: 0, packed: 0, recalled: 0, joined: 0, split: 0, opened: 0, redated: 0, refused: 0 }
   let fault: string | undefined
   let serial = 0
   const attempt = (saying: Saying, at?: string) => {
@@ -55,7 +57,7 @@ export function playRandomLog(seed: number): RandomLog {
     if (!tried.proposal.ok) tally.refused += 1
     else if (saying.type === 'served' || saying.type === 'packed') {
       tally[saying.type] += 1
-      const standing = inOrder(pen.log).filter(({ id }) => !pen.log.struck.has(id))
+      const standing = asHappened(pen.log).filter(({ id }) => !pen.log.struck.has(id))
       const index = standing.findIndex(({ id }) => id === tried.entry.id)
       if (!mayActByHand(standing, index)) fault ??= `${saying.type} of ${saying.lot} behind a shut gate, seed ${seed}`
     }
@@ -81,10 +83,15 @@ export function playRandomLog(seed: number): RandomLog {
   function slip(): void {
     const lots = [...pen.log.state.lots.keys()]
     const lot = lots.length === 0 ? 'L0' : pick(lots)
-    const all = inOrder(pen.log).filter(({ type }) => type !== 'struck')
+    const all = asHappened(pen.log).filter((entry) => !isAmendment(entry))
     pick([
       () => undefined,
       () => void attempt({ type: 'struck', entry: pick(all).id, why: 'a slip' }),
+      () => void attempt({ type: 'struck', entry: pick(inOrder(pen.log)).id, why: 'a slip' }),
+      () => {
+        const { proposal } = attempt({ type: 'redated', entry: pick(all).id, to: pick(all).at, why: 'a wrong clock' })
+        if (proposal.ok) tally.redated += 1
+      },
       () => void attempt({ type: 'stray-reported', lot, what: 'something smooth', brokenUp: random() < 0.3 }),
       () => void attempt({ type: 'strays-sorted', lot, found: 1 }),
       () => void attempt(taste(lot, { alarm: random() < 0.5 ? 'soap' : null, accepts: false })),
@@ -295,7 +302,7 @@ export interface RandomLogs {
  * that of a fold from scratch, of the same entries come together from two devices, and mass must be conserved.
  */
 export function playMany(firstSeed: number, count: number): RandomLogs {
-  const reached = { serving: 0, pack: 0, either: 0, recall: 0, join: 0, split: 0, opening: 0 }
+  const reached = { serving: 0, pack: 0, either: 0, recall: 0, join: 0, split: 0, opening: 0, 're-dating': 0 }
   const faults: string[] = []
   for (let seed = firstSeed; seed < firstSeed + count; seed += 1) {
     const played = playRandomLog(seed)
@@ -308,6 +315,7 @@ export function playMany(firstSeed: number, count: number): RandomLogs {
     reached.join += Number(played.joined > 0)
     reached.split += Number(played.split > 0)
     reached.opening += Number(played.opened > 0)
+    reached['re-dating'] += Number(played.redated > 0)
   }
   const shares = Object.entries(reached)
     .map(([what, times]) => `${what} ${((100 * times) / count).toFixed(1)} %`)

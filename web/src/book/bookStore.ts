@@ -5,9 +5,9 @@ import {
   foldLog,
   fromMs,
   propose,
-  readBook,
+  freshOf,
+  otherBook,
   readEntry,
-  readOtherBook,
   stampEntry,
   toMs,
   writeBook,
@@ -17,6 +17,7 @@ import {
   type ImportReading,
   type Instant,
   type JudgeContext,
+  type Redated,
   type Saying,
   type Struck,
 } from '@ellop/core'
@@ -25,6 +26,7 @@ import { useMemo } from 'react'
 import { create } from 'zustand'
 import { addBook, chooseBook, DEMO_BOOK, forgetBook, listBooks, type BookRow } from './books'
 import { bookNow, machineMs, setClock, type ClockSetting } from './clock'
+import { askEngine } from '../workers/ask'
 import { deleteStorage, openStorage, type BookStorage } from './db'
 
 const TICK_ms = 1000
@@ -63,8 +65,9 @@ interface BookStore {
   readonly exportText: () => string
   readonly exportCsv: () => string
   readonly noteSaved: () => Promise<void>
-  readonly readImport: (content: string) => ImportReading
-  readonly readGuest: (content: string) => ImportReading
+  /** Reads a file in a worker, then holds it against this book. */
+  readonly readImport: (content: string) => Promise<ImportReading>
+  readonly readGuest: (content: string) => Promise<ImportReading>
   readonly openGuest: (book: string, entries: readonly Entry[]) => Promise<void>
   readonly takeImport: (entries: readonly Entry[]) => Promise<Noted>
   readonly clearBook: () => Promise<void>
@@ -185,11 +188,15 @@ export const useBook = create<BookStore>((set, get) => ({
     await requireStorage().setSavedAt(savedAt)
     set({ savedAt })
   },
-  readImport: (content) => readBook(content, { book: get().book.id, log: get().log }),
-  readGuest: (content) =>
-    readOtherBook(content, {
-      books: [DEMO_BOOK, ...get().books.flatMap(({ id, kind }) => (kind === 'own' ? [id] : []))],
-    }),
+  async readImport(content) {
+    const file = await readInWorker(content)
+    return file.ok ? freshOf(file, { book: get().book.id, log: get().log }) : file
+  },
+  async readGuest(content) {
+    const file = await readInWorker(content)
+    const own = [DEMO_BOOK, ...get().books.flatMap(({ id, kind }) => (kind === 'own' ? [id] : []))]
+    return file.ok ? otherBook(file, { books: own }) : file
+  },
   async openGuest(id, entries) {
     const name = foldLog(entries).state.house.kitchens.at(-1)?.name ?? 'a kitchen without a name'
     const book: BookRow = { id, name, kind: 'guest' }
@@ -223,6 +230,11 @@ export const useBook = create<BookStore>((set, get) => ({
     return get().takeImport(missingFrom([...get().log.entries.values()], makeDemoBook()))
   },
 }))
+
+async function readInWorker(content: string) {
+  const file = await askEngine('readBookFile', content).answer
+  return file ?? { ok: false as const, message: 'The file could not be read. Nothing was added.' }
+}
 
 type Set = (part: Partial<BookStore>) => void
 
@@ -317,7 +329,13 @@ export function useJudgeContext(): JudgeContext {
   return useMemo(() => ({ book, catalogue: CATALOGUE, now }), [book, now])
 }
 
-/** A strike-out as it would be written now, for showing what it would change. */
-export function draftStrike(entry: string, now: Instant): Struck {
-  return { ...writerOf(useBook.getState().book), id: 'draft', at: now, noted: now, type: 'struck', entry, why: 'draft' }
+/** An amendment as it would be written now, for showing what it would change. */
+export function draftAmendment(saying: Saying<'struck'> | Saying<'redated'>, now: Instant): Struck | Redated {
+  return {
+    ...writerOf(useBook.getState().book),
+    id: 'draft',
+    at: now,
+    noted: now,
+    ...saying,
+  }
 }

@@ -11,13 +11,21 @@ export interface BookRow {
   readonly kind: 'demo' | 'own' | 'guest'
 }
 
+/** A file on the cook's disk that a book is saved to on its own. */
+export interface FileRow {
+  readonly book: string
+  readonly file: FileSystemFileHandle
+}
+
 class BooksDb extends Dexie {
   readonly books!: Table<BookRow, string>
   readonly choice!: Table<{ readonly key: 'current'; readonly book: string }, string>
+  readonly files!: Table<FileRow, string>
 
   constructor() {
     super('ellop-books', { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ books: 'id', choice: 'key' })
+    this.version(2).stores({ books: 'id', choice: 'key', files: 'book' })
   }
 }
 
@@ -50,4 +58,17 @@ export async function forgetBook(id: string): Promise<void> {
     await db.books.delete(id)
     await db.choice.put({ key: 'current', book: DEMO_BOOK })
   })
+}
+
+/** The file that a book is saved to on its own; undefined where none was chosen. */
+export async function fileOf(book: string): Promise<FileSystemFileHandle | undefined> {
+  return (await db.files.get(book))?.file
+}
+
+export async function rememberFile(book: string, file: FileSystemFileHandle): Promise<void> {
+  await db.files.put({ book, file })
+}
+
+export async function forgetFile(book: string): Promise<void> {
+  await db.files.delete(book)
 }

@@ -3,11 +3,20 @@ import { App, Button } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { DEMO_BOOK } from '../book/books'
+import { canChooseFile, useAutosave } from '../book/autosave'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { askToKeep, roomThereIs, type Room } from '../book/room'
+import { EatersCard } from './EatersCard'
+import { KitchenCard } from './KitchenCard'
 import { StartOwn } from './StartOwn'
 
 const MB = 1_000_000
+const AUTOSAVE_SAYS = {
+  off: () => (canChooseFile() ? 'no file chosen' : 'this browser cannot: export it now and then'),
+  on: (file: string) => `after every entry, to ${file}`,
+  asks: (file: string) => `waits: the browser wants to be asked again before it writes to ${file}`,
+  failed: (file: string) => `the last writing to ${file} failed: choose another file`,
+} as const
 
 /** The books in this browser: which is open, how safe it is, and somebody else's beside it. */
 export default function BooksPlace() {
@@ -18,7 +27,7 @@ export default function BooksPlace() {
     <>
       <div className="place-head">
         <div>
-          <h1>Books</h1>
+          <h1>Books, kitchen, eaters</h1>
           <p>
             Open now: {book.name} · {formatCount(log.entries.size, 'entry', 'entries')}
             {book.kind === 'guest' && ' · only read: their tells, meetings and tongue are not yours'}
@@ -58,6 +67,12 @@ export default function BooksPlace() {
           <Guest />
         </section>
         <Safety />
+        {book.kind !== 'guest' && (
+          <>
+            <KitchenCard />
+            <EatersCard />
+          </>
+        )}
         {own.length === 0 && (
           <section className="card">
             <h2>Start a book of your own</h2>
@@ -79,7 +94,7 @@ function Guest() {
     if (file === undefined) return
     if (file.size > LARGEST_FILE_BYTES)
       return setReading({ ok: false, message: 'The file is larger than 100 MB. Nothing was added.' })
-    const found = readGuest(await file.text())
+    const found = await readGuest(await file.text())
     setReading(found)
     if (!found.ok) return
     await openGuest(found.book, found.fresh)
@@ -121,7 +136,7 @@ function Guest() {
 
 /** How safe the book is here: room, the browser's promise, the last file. */
 function Safety() {
-  const { savedAt, log, book, exportText, noteSaved } = useBook()
+  const { savedAt, log, book } = useBook()
   const { now } = useJudgeContext()
   const { message } = App.useApp()
   const [room, setRoom] = useState<Room>()
@@ -130,17 +145,12 @@ function Safety() {
     void roomThereIs().then(setRoom)
   }, [log])
   const unsaved = savedAt === undefined || (latest !== undefined && fromMs(savedAt) < latest && book.kind === 'own')
-  const chooseFile = async () => {
-    if (!hasFilePicker(window)) return
+  const autosave = useAutosave()
+  const choose = async () => {
     try {
-      const file = await window.showSaveFilePicker({ suggestedName: `ellop-${book.id}.json` })
-      const writing = await file.createWritable()
-      await writing.write(exportText())
-      await writing.close()
-      await noteSaved()
-      void message.success('Saved to the file')
-    } catch (fault) {
-      if (fault instanceof Error && fault.name !== 'AbortError') void message.error('The file could not be written.')
+      if (await autosave.choose()) void message.success('Saved, and from now on saved on its own')
+    } catch {
+      void message.error('The file could not be written.')
     }
   }
   return (
@@ -150,6 +160,10 @@ function Safety() {
         <div>
           <dt>Last saved to a file</dt>
           <dd>{savedAt === undefined ? 'never' : formatDay(fromMs(savedAt), 'UTC', true)}</dd>
+        </div>
+        <div>
+          <dt>Saved on its own</dt>
+          <dd>{AUTOSAVE_SAYS[autosave.state](autosave.fileName)}</dd>
         </div>
         <div>
           <dt>Room in this browser</dt>
@@ -177,22 +191,22 @@ function Safety() {
             Ask the browser to keep it
           </Button>
         )}
-        {hasFilePicker(window) && (
-          <Button size="large" onClick={() => void chooseFile()}>
-            Save to a chosen file
+        {autosave.state === 'asks' && (
+          <Button type="primary" size="large" onClick={() => void autosave.goOn()}>
+            Go on saving to {autosave.fileName}
+          </Button>
+        )}
+        {canChooseFile() && (
+          <Button size="large" onClick={() => void choose()}>
+            {autosave.state === 'off' ? 'Save on its own to a file' : 'Choose another file'}
+          </Button>
+        )}
+        {autosave.state !== 'off' && (
+          <Button size="large" onClick={() => void autosave.stop()}>
+            No longer save on its own
           </Button>
         )}
       </div>
     </section>
   )
-}
-
-interface FilePicker {
-  showSaveFilePicker: (options: { suggestedName: string }) => Promise<{
-    createWritable: () => Promise<{ write: (text: string) => Promise<void>; close: () => Promise<void> }>
-  }>
-}
-
-function hasFilePicker(where: Window): where is Window & FilePicker {
-  return 'showSaveFilePicker' in where
 }

@@ -1,8 +1,8 @@
 import {
+  asHappened,
   describeEntry,
   formatDay,
   formatMass,
-  inOrder,
   isLotEntry,
   kitchenAt,
   massBalance,
@@ -19,7 +19,7 @@ import { BalanceDrawing } from '../drawing/BalanceDrawing'
 export function StoryTab({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const log = useBook((book) => book.log)
   const entries = useMemo(
-    () => inOrder(log).filter((entry) => isLotEntry(entry) && entry.lot === lot.id),
+    () => asHappened(log).filter((entry) => isLotEntry(entry) && entry.lot === lot.id),
     [log, lot.id],
   )
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'

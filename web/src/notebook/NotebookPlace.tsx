@@ -1,8 +1,9 @@
 import {
+  asHappened,
   describeEntry,
   formatCount,
   formatDay,
-  inOrder,
+  isAmendment,
   kitchenAt,
   LARGEST_FILE_BYTES,
   lotsTouched,
@@ -17,6 +18,7 @@ import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { HoldButton } from '../controls/HoldButton'
+import { Redate } from './Redate'
 import { StrikeOut } from './StrikeOut'
 
 const PAGE = 30
@@ -28,11 +30,12 @@ export default function NotebookPlace() {
   const [search] = useSearchParams()
   const [page, setPage] = useState(1)
   const [striking, setStriking] = useState<Entry>()
+  const [redating, setRedating] = useState<Entry>()
   const [find, setFind] = useState(search.get('find') ?? '')
   const wanted = useDeferredValue(find.toLowerCase())
   const lines = useMemo(
     () =>
-      inOrder(log)
+      asHappened(log)
         .toReversed()
         .filter((entry) => wanted === '' || toldOf(entry, log, context.catalogue).toLowerCase().includes(wanted)),
     [log, wanted, context.catalogue],
@@ -84,7 +87,18 @@ export default function NotebookPlace() {
                   <span className="line">
                     {lot !== undefined && <Link to={`/lot/${lot}`}>{log.state.lots.get(lot)?.code || lot}</Link>} {says}
                     {struck && <span className="tag">struck out</span>}
+                    {log.entries.get(entry.id)?.at !== entry.at && <span className="tag">time changed</span>}
                   </span>
+                  {!struck && !isAmendment(entry) && (
+                    <Button
+                      type="text"
+                      className="strike-button"
+                      aria-label={`Change the time: ${says}`}
+                      onClick={() => setRedating(entry)}
+                    >
+                      Time
+                    </Button>
+                  )}
                   {!struck && (
                     <Button
                       type="text"
@@ -111,6 +125,7 @@ export default function NotebookPlace() {
           )}
         </>
       )}
+      {redating !== undefined && <Redate entry={redating} onClose={() => setRedating(undefined)} />}
       {striking !== undefined && <StrikeOut entry={striking} onClose={() => setStriking(undefined)} />}
     </>
   )
@@ -157,7 +172,7 @@ function BookFileActs() {
     if (file === undefined) return
     if (file.size > LARGEST_FILE_BYTES)
       return setReading({ ok: false, message: 'The file is larger than 100 MB. Nothing was added.' })
-    setReading(readImport(await file.text()))
+    setReading(await readImport(await file.text()))
   }
   const take = async () => {
     if (reading === undefined || !reading.ok) return

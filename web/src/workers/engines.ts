@@ -1,7 +1,7 @@
-import { leach } from '@ellop/core'
+import { leach, readBookFile } from '@ellop/core'
 
 /** The engines that run beside the screen. The worker's table and the caller's types are both derived from this one map. */
-export const ENGINES = { leach }
+export const ENGINES = { leach, readBookFile }
 export type Engines = typeof ENGINES
 export type EngineName = keyof Engines
 

@@ -1,4 +1,4 @@
-import { ENGINES, type EngineAnswer, type EngineQuestion } from './engines'
+import { ENGINES, type EngineAnswer, type EngineName, type EngineQuestion, type Engines } from './engines'
 
 self.onmessage = ({ data: { id, engine, input } }: MessageEvent<EngineQuestion>) => {
   self.postMessage(answer(id, engine, input))
@@ -6,7 +6,8 @@ self.onmessage = ({ data: { id, engine, input } }: MessageEvent<EngineQuestion>)
 
 function answer(id: number, engine: EngineQuestion['engine'], input: EngineQuestion['input']): EngineAnswer {
   try {
-    return { id, ok: true, answer: ENGINES[engine](input) }
+    const run = ENGINES[engine] as (input: EngineQuestion['input']) => ReturnType<Engines[EngineName]>
+    return { id, ok: true, answer: run(input) }
   } catch (fault) {
     return { id, ok: false, message: fault instanceof Error ? fault.message : String(fault) }
   }

@@ -16,6 +16,7 @@ import { packed, type Packed } from './packed'
 import { patchTurned, type PatchTurned } from './patchTurned'
 import { plantMet, type PlantMet } from './plantMet'
 import { readingTaken, type ReadingTaken } from './readingTaken'
+import type { Redated } from './redated'
 import { served, type Served } from './served'
 import { sorted, type Sorted } from './sorted'
 import { split, type Split } from './split'
@@ -44,7 +45,7 @@ export type LotEntry =
 /** Entries that pass mass from lots to lots: the lots they touch are one family, folded together. */
 export type LineageEntry = Split | Joined | Opened
 
-export type Entry = HouseEntry | LotEntry | LineageEntry | Struck
+export type Entry = HouseEntry | LotEntry | LineageEntry | Struck | Redated
 export type EntryType = Entry['type']
 
 const HOUSE_DEFS = {

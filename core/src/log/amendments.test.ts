@@ -1,0 +1,112 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { amendPreview } from '../lot/held'
+import { illnessReport } from '../meal/illness'
+import { cook, household, Pen } from '../test/pen'
+import type { Entry } from './entries'
+import type { Redated } from './entries/redated'
+import { addEntries, asHappened, foldLog, inOrder } from './fold'
+
+const served = () => {
+  const pen = cook(household(new Pen()))
+  pen.write({ type: 'served', lot: 'A', pack: null, dish: 'soup', portions: [{ eater: 'ann', mass_g: 30 }] })
+  pen.write({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' })
+  return pen
+}
+const find = (pen: Pen, type: Entry['type']) => {
+  const entry = inOrder(pen.log).find((each) => each.type === type)
+  if (entry === undefined) throw new RangeError(`expected an entry ${type}`)
+  return entry
+}
+const redate = (pen: Pen, entry: Entry, to: string) =>
+  pen.try({ type: 'redated', entry: entry.id, to, why: 'a wrong clock' }).proposal
+const says = (proposal: ReturnType<typeof redate>) => (proposal.ok ? 'taken' : `${proposal.field}: ${proposal.message}`)
+
+describe('a re-dated entry', () => {
+  it('is folded as though it had been written with that moment, in whatever order it all arrives', () => {
+    const written = inOrder(served().log)
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.nat(written.length - 1), fc.nat(written.length - 1)), { minLength: 1, maxLength: 4 }),
+        fc.array(fc.nat(), { minLength: 40, maxLength: 40 }),
+        fc.boolean(),
+        (moves, shuffle, struck) => {
+          const amendments = moves.map(([which, when], index): Redated => {
+            const noted = `2027-06-01T08:0${index}:00.000Z`
+            const base = { book: 'test', by: 'cook', device: 'test', at: noted, noted, id: `z${index}` }
+            return { ...base, type: 'redated', entry: written[which]?.id ?? '', to: written[when]?.at ?? '', why: 'x' }
+          })
+          const [last] = amendments.slice(-1)
+          const strike: Entry[] = struck && last ? [{ ...last, id: 'zz', type: 'struck', entry: last.id } as Entry] : []
+          const standing = struck ? amendments.slice(0, -1) : amendments
+          const meant = written.map((entry) => ({
+            ...entry,
+            at: standing.findLast(({ entry: of }) => of === entry.id)?.to ?? entry.at,
+          }))
+          const all = [...written, ...amendments, ...strike]
+          const mixed = all
+            .map((entry, index) => ({ entry, key: shuffle[index % shuffle.length] ?? 0 }))
+            .sort((a, b) => a.key - b.key)
+            .map(({ entry }) => entry)
+          const inOne = foldLog(all)
+          const oneByOne = mixed.reduce((log, entry) => addEntries(log, [entry]), foldLog([]))
+          expect(inOne.state).toEqual(foldLog(meant as Entry[]).state)
+          expect(oneByOne.state).toEqual(inOne.state)
+          expect(oneByOne.shards).toEqual(inOne.shards)
+          expect(inOrder(oneByOne)).toEqual(inOrder(inOne))
+        },
+      ),
+      { numRuns: 150 },
+    )
+  })
+  it('keeps what was first written, and is told at its own time', () => {
+    const pen = served()
+    const dish = find(pen, 'served')
+    const earlier = '2027-05-16T08:12:00.000Z'
+    expect(says(redate(pen, dish, earlier))).toBe('taken')
+    expect(pen.log.entries.get(dish.id)?.at).toBe(dish.at)
+    expect(asHappened(pen.log).find(({ id }) => id === dish.id)?.at).toBe(earlier)
+    expect(pen.lot().servings.map(({ at }) => at)).toEqual([earlier])
+    const { eaten } = illnessReport(pen.log, pen.catalogue, pen.now, 72)
+    expect(eaten.map(({ at, dish: name, struck }) => [at, name, struck])).toEqual([[earlier, 'soup', false]])
+  })
+  it('shows what it would change before it is made; the serving stays a fact', () => {
+    const pen = served()
+    const sorting = find(pen, 'sorted')
+    const tell = find(pen, 'tell-seen')
+    const draft = pen.stamp({ type: 'redated', entry: tell.id, to: pen.now, why: 'x' }) as Redated
+    const { newlyHeld, gates } = amendPreview(pen.log, draft, pen.context)
+    expect(tell.at < sorting.at).toBe(true)
+    expect(gates.map(({ gate, to }) => [gate, to])).toContainEqual(['identity', 'ajar'])
+    expect(newlyHeld.servings.map(({ dish, eaters }) => [dish, eaters])).toEqual([['soup', ['ann']]])
+    expect(pen.lot().servings).toHaveLength(1)
+  })
+  it('is refused where it could not have happened then', () => {
+    const pen = served()
+    const { pickedAt } = pen.lot().weighedIn ?? { pickedAt: '' }
+    const dish = find(pen, 'served')
+    expect(says(redate(pen, { ...dish, id: 'none' }, pickedAt))).toBe(
+      'entry: There is no such entry whose time could be changed.',
+    )
+    expect(says(redate(pen, dish, '2027-05-16T07:59:00.000Z'))).toBe('to: That is before it was picked.')
+    expect(says(redate(pen, find(pen, 'weighed-in'), '2027-05-16T07:00:00.000Z'))).toBe(
+      'to: That is before it was picked.',
+    )
+    expect(says(redate(pen, dish, '2028-05-16T07:00:00.000Z'))).toBe(
+      'to: That moment is still to come. Give a time that has passed.',
+    )
+    expect(says(redate(pen, dish, dish.at))).toBe('to: That is the time it has already.')
+    expect(says(redate(pen, find(pen, 'plant-met'), '2020-05-16T07:00:00.000Z'))).toBe('taken')
+    const [begun, done] = [find(pen, 'step-begun'), find(pen, 'step-done')]
+    expect(says(redate(pen, begun, pen.now))).toBe('to: It cannot end before it began.')
+    expect(says(redate(pen, done, pickedAt))).toBe('to: It cannot end before it began.')
+    expect(says(redate(pen, done, pen.now))).toBe('taken')
+    expect(says(redate(pen, begun, pen.now))).toBe('taken')
+    pen.write({ type: 'struck', entry: dish.id, why: 'x' })
+    expect(says(redate(pen, dish, pickedAt))).toBe('entry: That entry is struck out.')
+    const [first] = inOrder(pen.log).filter(({ type }) => type === 'redated')
+    if (first === undefined) throw new RangeError('expected a re-dating')
+    expect(says(redate(pen, first, pickedAt))).toBe('entry: There is no such entry whose time could be changed.')
+    pen.write({ type: 'struck', entry: first.id, why: 'x' })
+  })
+})

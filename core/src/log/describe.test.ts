@@ -1,0 +1,217 @@
+import { expect, it } from 'vitest'
+import { CATALOGUE } from '../flora/records'
+import { CLEAN, household, Pen, weighIn } from '../test/pen'
+import { describeEntry } from './describe'
+import type { Saying } from './stamp'
+
+const taste: Saying<'tasted'> = {
+  type: 'tasted',
+  lot: 'A',
+  taster: 'ann',
+  bitter: 3,
+  astringent: 0,
+  crumb: false,
+  accepts: true,
+  alarm: null,
+}
+const done: Saying<'step-done'> = {
+  type: 'step-done',
+  lot: 'A',
+  begun: 'x',
+  outcome: 'done',
+  minutes: 2.2,
+  temp_C: 96,
+  backToBoil_s: null,
+  driedTo_g: null,
+  checked: true,
+  water: 'kept',
+}
+const stand: Saying<'stand-counted'> = {
+  type: 'stand-counted',
+  lot: 'A',
+  stems: 2000,
+  taken: 50,
+  wildlifeLooked: true,
+  wildlifeOn: 3,
+  othersPick: false,
+  school: null,
+}
+const lot = 'A'
+const kitchen = {
+  name: 'Hut',
+  elevation_m: 1180,
+  timeZone: 'UTC',
+  burner: { power_W: 1, efficiency: 0.5 },
+  pots_mL: [1],
+  waterTemp_C: 9,
+  ice_g: 0,
+}
+const eater = { id: 'di', name: 'Di', kind: 'child' } as const
+const T = '2027-05-16T08:00:00.000Z'
+
+const TOLD: readonly (readonly [Saying, string])[] = [
+  [{ type: 'kitchen-set', kitchen }, 'The kitchen is Hut, at 1,180 m.'],
+  [
+    { type: 'ground-noted', patch: 'wall', facts: CLEAN },
+    'Ground of Wall: leave to pick, spraying, distance to a road, what it was before, dung and fertiliser, dogs and health of the stand.',
+  ],
+  [{ type: 'ground-noted', patch: 'wall', name: 'New wall', facts: {} }, 'Ground of New wall: named.'],
+  [{ type: 'ground-noted', patch: 'none', facts: { dogs: 'none' } }, 'Ground of none: dogs.'],
+  [{ type: 'eater-noted', eater: { ...eater, sensitivities: null } }, 'Di (child): not asked yet.'],
+  [{ type: 'eater-noted', eater: { ...eater, sensitivities: [] } }, 'Di (child): asked: nothing to mind.'],
+  [{ type: 'eater-noted', eater: { ...eater, sensitivities: ['kidney-stone'] } }, 'Di (child): kidney stone.'],
+  [{ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, 'Met nettle (young) and was sure of it.'],
+  [{ type: 'plant-met', taxon: 'Planta ignota', stage: 'young' }, 'Met Planta ignota (young) and was sure of it.'],
+  [{ type: 'struck', entry: 'x', why: 'twice' }, 'Struck out: twice.'],
+  [
+    { type: 'redated', entry: 'x', to: '2027-05-15T08:30:00.000Z', why: 'a wrong clock' },
+    'Happened at another time than was noted, Sat 15 May 2027 08:30: a wrong clock.',
+  ],
+  [
+    { type: 'split', lot, into: 'B', code: '27-002', mass_g: 300, why: 'to dry' },
+    '300 g of lot 27-001 go their own way as 27-002: to dry.',
+  ],
+  [
+    {
+      type: 'joined',
+      lot: 'J',
+      code: '27-003',
+      parts: [
+        { lot, mass_g: 100 },
+        { lot: 'gone', mass_g: 50 },
+      ],
+    },
+    'Joined as 27-003: 100 g of lot 27-001 and 50 g of lot gone.',
+  ],
+  [
+    { type: 'opened', lot, pack: '27-001-a', into: 'O', code: '27-004', mass_g: 80 },
+    'Opened pack 27-001-a: 80 g in hand again as 27-004.',
+  ],
+  [{ type: 'patch-turned', patch: 'wall', why: 'sprayed', since: null }, 'Recall of Wall: sprayed.'],
+  [
+    { type: 'patch-turned', patch: 'none', why: 'sprayed', since: T },
+    'Recall of none, picked from 2027-05-16 on: sprayed.',
+  ],
+  [{ type: 'food-turned', of: lot, pack: null, why: 'mould' }, 'Recall of lot 27-001: mould.'],
+  [{ type: 'food-turned', of: lot, pack: 'p', why: 'mould' }, 'Recall of pack p: mould.'],
+  [{ type: 'felt-ill', eater: 'ann', symptoms: 'cramps' }, 'Ann feels ill: cramps.'],
+  [{ type: 'felt-ill', eater: 'nobody', symptoms: 'cramps' }, 'nobody feels ill: cramps.'],
+  [{ type: 'numbers-noted', emergency: '1', poisonCentre: '', doctor: '' }, 'Numbers to call were written down.'],
+  [
+    {
+      type: 'weighed-in',
+      lot,
+      code: '27-001',
+      taxon: 'Urtica dioica',
+      part: 'leafy-top',
+      stage: 'young',
+      patch: 'wall',
+      mass_g: 1240,
+      pickedAt: T,
+    },
+    'Weighed in 1,240 g of nettle (leafy top, young) from Wall.',
+  ],
+  [
+    {
+      type: 'weighed-in',
+      lot,
+      code: '27-001',
+      taxon: 'Urtica dioica',
+      part: 'leaf',
+      stage: 'young',
+      patch: 'none',
+      mass_g: 1,
+      pickedAt: T,
+    },
+    'Weighed in 1 g of nettle (leaf, young) from none.',
+  ],
+  [
+    { type: 'tell-seen', lot, character: 'leafMargin', answer: 'seen', states: ['serrate', 'entire'] },
+    'Leaf edge: serrate and entire.',
+  ],
+  [
+    { type: 'tell-seen', lot, character: 'leafMargin', answer: 'not-visible', states: [] },
+    'Leaf edge: not to be seen now.',
+  ],
+  [{ type: 'tell-seen', lot, character: 'aura', answer: 'could-not-tell', states: [] }, 'aura: could not tell.'],
+  [{ type: 'certain-attested', lot }, 'Certain of the plant.'],
+  [{ type: 'stray-reported', lot, what: 'a smooth leaf', brokenUp: false }, 'A stray: a smooth leaf.'],
+  [
+    { type: 'stray-reported', lot, what: 'a smooth leaf', brokenUp: true },
+    'A stray: a smooth leaf, already broken up with the rest.',
+  ],
+  [{ type: 'strays-sorted', lot, found: 1 }, 'Gone through again; 1 stray taken out.'],
+  [stand, '50 of 2,000 stems cut, 3 with wildlife.'],
+  [{ ...stand, wildlifeLooked: false }, '50 of 2,000 stems cut, wildlife not looked for.'],
+  [
+    { type: 'sorted', lot, stageSeen: 'young', kept_g: 900, trimmed_g: 100, trimmedTo: 'stock', wash: null },
+    'Sorted: 900 g go on, 100 g off to stock.',
+  ],
+  [
+    { type: 'way-chosen', lot, protocol: 'blanch and drain', goal: 'freeze' },
+    'Way chosen: blanch and drain, to freeze.',
+  ],
+  [{ type: 'step-begun', lot, protocol: 'w', step: 2, load: 2, mass_g: 450 }, 'Load 2 begun: 450 g.'],
+  [done, 'Load out after 2 min 12 s at 96.0 °C, water kept.'],
+  [
+    { ...done, outcome: 'off-boil', temp_C: null, water: 'thrown' },
+    'Load went off the boil after 2 min 12 s, water thrown away.',
+  ],
+  [{ ...done, outcome: 'stopped', temp_C: null, water: null }, 'Load stopped after 2 min 12 s.'],
+  [{ type: 'bath-changed', lot, protocol: 'w', step: 2, fresh: null }, 'Water poured off; no fresh water on it.'],
+  [
+    { type: 'bath-changed', lot, protocol: 'w', step: 2, fresh: { water_mL: 4000, temp_C: 96 } },
+    'Fresh water on it: 4 L at 96.0 °C.',
+  ],
+  [
+    { type: 'bath-changed', lot, protocol: 'w', step: 2, fresh: { water_mL: 4000, temp_C: null } },
+    'Fresh water on it: 4 L.',
+  ],
+  [{ type: 'reading-taken', lot, what: 'temp_C', value: 4, instrument: 'probe' }, 'Measured: 4.0 °C (probe).'],
+  [{ type: 'reading-taken', lot, what: 'ph', value: 4.2, instrument: 'strip' }, 'Measured: pH 4.2 (strip).'],
+  [{ type: 'reading-taken', lot, what: 'brix', value: 65, instrument: 'glass' }, 'Measured: 65 Brix (glass).'],
+  [{ type: 'reading-taken', lot, what: 'salinity', value: 3, instrument: 'meter' }, 'Measured: 3 % salt (meter).'],
+  [{ type: 'reading-taken', lot, what: 'mass_g', value: 30, instrument: 'scale' }, 'Measured: 30 g (scale).'],
+  [{ type: 'ingredient-added', lot, what: 'salt', name: 'sea salt', mass_g: 12 }, 'Added 12 g of sea salt.'],
+  [{ type: 'weighed', lot, mass_g: 700, after: 'cooking' }, 'Weighed 700 g after cooking.'],
+  [taste, 'Ann tasted: bitter 3 of 10, good.'],
+  [{ ...taste, taster: 'nobody', accepts: false }, 'nobody tasted: bitter 3 of 10, not yet.'],
+  [{ ...taste, alarm: 'soap' }, 'Ann tasted soap: stopped.'],
+  [
+    { type: 'packed', lot, pack: 'p', store: 'frozen', mass_g: 300, containers: 2, storeTemp_C: -19 },
+    'Packed 300 g frozen, 2 containers.',
+  ],
+  [
+    {
+      type: 'served',
+      lot,
+      pack: null,
+      dish: 'soup',
+      portions: [
+        { eater: 'ann', mass_g: 100 },
+        { eater: 'nobody', mass_g: 50 },
+      ],
+    },
+    'Served 150 g as soup to Ann and nobody.',
+  ],
+  [{ type: 'thrown-away', lot, pack: null, mass_g: 20, why: 'dropped' }, 'Threw away 20 g: dropped.'],
+]
+
+it('tells every kind of entry in one plain sentence, names where there are any and ids where not', () => {
+  const pen = household(new Pen())
+  weighIn(pen)
+  pen.force({
+    type: 'weighed-in',
+    lot: 'A',
+    code: '27-001',
+    taxon: 'Urtica dioica',
+    part: 'leaf',
+    stage: 'young',
+    patch: 'wall',
+    mass_g: 1240,
+    pickedAt: pen.now,
+  })
+  for (const [saying, sentence] of TOLD)
+    expect(describeEntry(pen.stamp(saying), pen.log.state, CATALOGUE), saying.type).toBe(sentence)
+  expect(() => describeEntry({ type: 'magic' } as never, pen.log.state, CATALOGUE)).toThrow(/known entry/)
+})

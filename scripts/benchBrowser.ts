@@ -1,0 +1,111 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { CATALOGUE, foldLog, writeBook, type Entry } from '@ellop/core'
+import { DEMO_OPENS_AT } from '@ellop/demo'
+import { serve } from '@hono/node-server'
+import { chromium, type Page } from '@playwright/test'
+import { makeApp } from '@ellop/server'
+import { CHROMIUM_LAUNCH } from '../e2e/browser'
+import { hold } from '../e2e/cook'
+
+const PORT = 4195
+const LONG_ms = 120_000
+
+/** The large book in a real browser: how long it takes to open from the store, and what the screen computes for one entry. */
+export async function benchBrowser(large: readonly Entry[], reference: number): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'ellop-bench-'))
+  const file = join(folder, 'large.json')
+  const log = foldLog(large)
+  writeFileSync(
+    file,
+    writeBook({ book: 'demo', log, exportedAt: DEMO_OPENS_AT, catalogueRevision: CATALOGUE.revision }),
+  )
+  const dist = fileURLToPath(new URL('../web/dist', import.meta.url))
+  const server = serve({ fetch: makeApp(dist).fetch, port: PORT })
+  const context = await chromium.launchPersistentContext(join(folder, 'profile'), {
+    ...CHROMIUM_LAUNCH,
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+  })
+  const page = context.pages()[0] ?? (await context.newPage())
+  page.setDefaultTimeout(LONG_ms)
+  const print = (what: string, ms: number, target: string) =>
+    console.log(
+      `${what.padEnd(44)} ${ms.toFixed(2).padStart(9)} ms  ${(ms / reference).toFixed(2).padStart(8)} × reference  ${target}`,
+    )
+  try {
+    await page.goto('/notebook')
+    await page.getByLabel('A book file').setInputFiles(file)
+    print(
+      'browser: import them, scripting',
+      await scripting(page, () => page.getByRole('button', { name: 'Add them' }).click(), 'added'),
+      '',
+    )
+    await page.close()
+    const opened: number[] = []
+    for (let round = 0; round < 3; round += 1) {
+      const fresh = await context.newPage()
+      const begun = performance.now()
+      await fresh.goto('/basket')
+      await fresh.getByRole('heading', { level: 1, name: 'basket' }).waitFor({ timeout: LONG_ms })
+      opened.push(performance.now() - begun)
+      await fresh.close()
+    }
+    print('browser: open the book from the store', opened.sort((a, b) => a - b)[1] ?? 0, '< 2,000 ms')
+    const desk = await context.newPage()
+    desk.setDefaultTimeout(LONG_ms)
+    await desk.goto('/lot/27-004')
+    await desk.getByRole('tab', { name: 'Note something else' }).click()
+    const meet = desk.getByRole('button', { name: 'I met it, and was sure' })
+    await meet.click()
+    await desk.getByText('Noted').last().waitFor()
+    await desk.waitForTimeout(2500)
+    print('browser: note one entry, scripting', await scripting(desk, () => meet.click(), 'Noted'), '< 50 ms')
+    await desk.goto('/notebook?find=27-004')
+    await desk
+      .getByRole('button', { name: /^Change the time: Sorted/ })
+      .first()
+      .click()
+    await desk.getByLabel('Day').fill('2027-05-17')
+    await desk.getByLabel('Why').fill('the clock was wrong')
+    const redate = desk.getByRole('button', { name: 'Hold: change the time' })
+    print(
+      'browser: date one back, scripting',
+      await scripting(desk, () => hold(desk, redate), 'Time changed'),
+      '< 100 ms',
+    )
+    await desk
+      .getByRole('button', { name: /^Strike out: Sorted/ })
+      .first()
+      .click()
+    await desk.getByLabel('Why').fill('not so')
+    const strike = desk.getByRole('button', { name: 'Hold: strike it out' })
+    print(
+      'browser: strike one out, scripting',
+      await scripting(desk, () => hold(desk, strike), 'Struck out;'),
+      '< 100 ms',
+    )
+  } finally {
+    await context.close()
+    server.close()
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
+
+/** Milliseconds of script that a page runs from an act until it says something. */
+async function scripting(page: Page, act: () => Promise<void>, says: string): Promise<number> {
+  const client = await page.context().newCDPSession(page)
+  await client.send('Performance.enable')
+  const total = async () => {
+    const { metrics } = await client.send('Performance.getMetrics')
+    return 1000 * (metrics.find(({ name }) => name === 'ScriptDuration')?.value ?? 0)
+  }
+  const before = await total()
+  await act()
+  await page.getByText(says).last().waitFor()
+  const after = await total()
+  await client.detach()
+  return after - before
+}

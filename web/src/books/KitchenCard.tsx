@@ -1,0 +1,131 @@
+import { boilingPoint, formatTemp, kitchenAt, type KitchenFact } from '@ellop/core'
+import { Button, Input, Select } from 'antd'
+import { useState } from 'react'
+import { useJudgeContext } from '../book/bookStore'
+import { Field, NumberField, readField } from '../controls/Field'
+import { useNote } from '../controls/useNote'
+
+const mL = 1000
+const NUMBERS = ['elevation_m', 'power_W', 'waterTemp_C', 'ice_g'] as const
+
+/** The kitchen: where it lies and what it has. Every limit and every plan is computed from it. */
+export function KitchenCard() {
+  const context = useJudgeContext()
+  const kitchen = kitchenAt(context.book.house, context.now)
+  return (
+    <section className="card">
+      <h2>The kitchen</h2>
+      {kitchen === undefined ? (
+        <p>No kitchen is noted in this book.</p>
+      ) : (
+        <KitchenForm key={kitchen.at} kitchen={kitchen} />
+      )}
+    </section>
+  )
+}
+
+function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
+  const { write, errorOf, otherError } = useNote()
+  const [name, setName] = useState(kitchen.name)
+  const [timeZone, setTimeZone] = useState(kitchen.timeZone)
+  const [numbers, setNumbers] = useState({
+    elevation_m: String(kitchen.elevation_m),
+    power_W: String(kitchen.burner.power_W),
+    waterTemp_C: String(kitchen.waterTemp_C),
+    ice_g: String(kitchen.ice_g),
+  })
+  const [pots, setPots] = useState(kitchen.pots_mL.map((pot) => String(pot / mL)).join(' · '))
+  const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({})
+  const errorFor = (field: string) => wrong[field] ?? errorOf(field)
+  const note = async () => {
+    const read = NUMBERS.map((field) => [field, readField(numbers[field])] as const)
+    const sizes = pots
+      .split(/[·;\s]+/)
+      .filter(Boolean)
+      .map(readField)
+    const faults = {
+      ...Object.fromEntries(read.flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))),
+      ...(name.trim() === '' ? { name: 'Give the kitchen a name.' } : {}),
+      ...(sizes.length === 0 || sizes.some((size) => 'error' in size)
+        ? { pots_mL: 'Give litres with spaces between them, like 3 5 8.' }
+        : {}),
+    }
+    setWrong(faults)
+    if (Object.keys(faults).length > 0) return
+    const value = Object.fromEntries(read.map(([field, each]) => [field, 'value' in each ? each.value : 0])) as Record<
+      (typeof NUMBERS)[number],
+      number
+    >
+    await write(
+      {
+        type: 'kitchen-set',
+        kitchen: {
+          name: name.trim(),
+          timeZone,
+          elevation_m: value.elevation_m,
+          burner: { ...kitchen.burner, power_W: value.power_W },
+          pots_mL: sizes.flatMap((size) => ('value' in size ? [size.value * mL] : [])),
+          waterTemp_C: value.waterTemp_C,
+          ice_g: value.ice_g,
+        },
+      },
+      'The kitchen is noted: every limit is computed again',
+    )
+  }
+  const numberField = (field: (typeof NUMBERS)[number], label: string, unit: string, hint?: string) => (
+    <NumberField
+      label={label}
+      unit={unit}
+      value={numbers[field]}
+      onChange={(text) => setNumbers({ ...numbers, [field]: text })}
+      hint={hint}
+      error={errorFor(field)}
+    />
+  )
+  return (
+    <form
+      className="form kitchen-form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void note()
+      }}
+    >
+      <Field label="Name" error={errorFor('name') ?? otherError([...NUMBERS, 'name', 'pots_mL'])}>
+        {(id) => (
+          <Input id={id} size="large" maxLength={80} value={name} onChange={(event) => setName(event.target.value)} />
+        )}
+      </Field>
+      {numberField('elevation_m', 'Height', 'm above the sea', boilsAt(numbers.elevation_m))}
+      <Field label="Pots" hint="Litres, with spaces between them" error={errorFor('pots_mL')}>
+        {(id) => <Input id={id} size="large" value={pots} onChange={(event) => setPots(event.target.value)} />}
+      </Field>
+      {numberField('power_W', 'Strongest burner', 'W')}
+      {numberField('waterTemp_C', 'Cold tap water', '°C')}
+      {numberField('ice_g', 'Ice in the house', 'g')}
+      <Field label="Time zone">
+        {(id) => (
+          <Select
+            id={id}
+            size="large"
+            showSearch
+            value={timeZone}
+            onChange={setTimeZone}
+            options={Intl.supportedValuesOf('timeZone').map((zone) => ({
+              value: zone,
+              label: zone.replaceAll('_', ' '),
+            }))}
+          />
+        )}
+      </Field>
+      <Button size="large" htmlType="submit">
+        Note the kitchen
+      </Button>
+    </form>
+  )
+}
+
+function boilsAt(height: string): string {
+  const read = readField(height)
+  if ('error' in read || read.value < -430 || read.value > 6000) return 'From −430 to 6000 m.'
+  return `Water boils at ${formatTemp(boilingPoint({ elevation_m: read.value }).temp_C)} there.`
+}
