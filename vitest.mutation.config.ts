@@ -5,7 +5,7 @@ export default defineConfig({
   test: {
     include: [
       'core/src/gates/**/*.test.ts',
-      'core/src/log/log.test.ts',
+      'core/src/log/{log,propose,describe,amendments}.test.ts',
       'core/src/lot/lineage.test.ts',
       'core/src/lot/lot.test.ts',
     ],

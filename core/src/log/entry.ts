@@ -21,15 +21,13 @@ export interface EntryBase {
   readonly device: string
 }
 
-/** An entry type: its name, the shard whose state it changes, and what it does there. One file each, in `entries/`. */
+/** An entry type: what it does to the state of its shard. One file each, in `entries/`. */
 export interface EntryDef<E extends EntryBase & { readonly type: string }, State> {
-  readonly type: E['type']
   readonly apply: (state: State, entry: E) => State
 }
 
 /** An entry type that passes mass from lots to lots: it changes several at once, in the order of the log. */
 export interface LineageDef<E extends EntryBase & { readonly type: string }> {
-  readonly type: E['type']
   /** The lots that it reads or changes. */
   readonly touches: (entry: E) => readonly LotId[]
   readonly apply: (lots: Map<LotId, LotState>, entry: E) => void

@@ -8,7 +8,8 @@ import { emptyLot, isBegun, strandsOf, type LotState } from '../lot/lotState'
 import { formatList, formatMass, formatSpan } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
-import { protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
+import { protocolOf, treatmentProgress, type StepProgress, type TreatmentProgress } from '../treatment/progress'
+import type { Protocol } from '../flora/taxon'
 import { isLineageEntry, isLotEntry, type Entry, type HouseEntry, type LineageEntry, type LotEntry } from './entries'
 import { asDated, isAmendment } from './amendments'
 import type { BathChanged } from './entries/bathChanged'
@@ -291,19 +292,14 @@ function checkCrumb(lot: LotState, context: JudgeContext): Proposal {
   return checkAct('crumb', lot, context)
 }
 
-function leachOf(lot: LotState, { catalogue, book }: JudgeContext): StepProgress | undefined {
-  const use = lotUse(lot, catalogue)
-  const protocol = use === undefined ? undefined : protocolOf(lot, use)
-  if (use === undefined || protocol === undefined) return undefined
-  return treatmentProgress(lot, protocol, use, book.house).steps.find(({ baths }) => baths !== undefined)
+function leachOf(lot: LotState, context: JudgeContext): StepProgress | undefined {
+  return progressOf(lot, context)?.steps.find(({ baths }) => baths !== undefined)
 }
 
 function checkBath(entry: BathChanged, lot: LotState, context: JudgeContext): Proposal {
-  if (sortedStrands(lot)) return no('lot', 'Sort and weigh it first.')
-  const use = lotUse(lot, context.catalogue)
-  const protocol = use === undefined ? undefined : protocolOf(lot, use)
-  if (protocol === undefined) return no('protocol', 'The record holds no accepted way to make this safe.')
-  if (protocol.name !== entry.protocol) return no('protocol', `The way chosen for this lot is “${protocol.name}”.`)
+  const way = wayFor(entry, lot, context)
+  if ('message' in way) return way
+  const { protocol } = way
   if (protocol.steps[entry.step]?.limit?.measure !== 'baths')
     return no('step', `Step ${entry.step + 1} of “${protocol.name}” is not one of baths.`)
   const running = lot.baths.find(({ endedAt }) => endedAt === null)
@@ -311,9 +307,14 @@ function checkBath(entry: BathChanged, lot: LotState, context: JudgeContext): Pr
   return running !== undefined && entry.at <= running.begunAt ? no('at', 'It cannot end before it began.') : OK
 }
 
-/** Whether a picking in it has not been sorted yet. */
-function sortedStrands(lot: LotState): boolean {
-  return strandsOf(lot).some((strand) => strand.lot.sorted === null)
+/** How far the way that an entry speaks of has come: refused before sorting, and when it is not the one chosen. */
+function wayFor(entry: BathChanged | StepBegun, lot: LotState, context: JudgeContext) {
+  if (strandsOf(lot).some((strand) => strand.lot.sorted === null)) return no('lot', 'Sort and weigh it first.')
+  const way = progressOf(lot, context)
+  if (way === undefined) return no('protocol', 'The record holds no accepted way to make this safe.')
+  return way.protocol.name === entry.protocol
+    ? way
+    : no('protocol', `The way chosen for this lot is “${way.protocol.name}”.`)
 }
 
 function checkWay(name: string, goal: string, lot: LotState, { catalogue }: JudgeContext): Proposal {
@@ -327,13 +328,10 @@ function checkWay(name: string, goal: string, lot: LotState, { catalogue }: Judg
 }
 
 function checkStepBegun(entry: StepBegun, lot: LotState, context: JudgeContext): Proposal {
-  if (sortedStrands(lot)) return no('lot', 'Sort and weigh it first.')
-  const use = lotUse(lot, context.catalogue)
-  const protocol = use === undefined ? undefined : protocolOf(lot, use)
-  if (use === undefined || protocol === undefined)
-    return no('protocol', 'The record holds no accepted way to make this safe.')
-  if (protocol.name !== entry.protocol) return no('protocol', `The way chosen for this lot is “${protocol.name}”.`)
-  const progress = treatmentProgress(lot, protocol, use, context.book.house).steps[entry.step]
+  const way = wayFor(entry, lot, context)
+  if ('message' in way) return way
+  const { protocol } = way
+  const progress = way.steps[entry.step]
   if (progress === undefined) return no('step', `“${protocol.name}” has no step ${entry.step + 1}.`)
   if (progress.running !== undefined) return no('step', 'A load is in it already. Take that one out first.')
   if (progress.baths !== undefined) return no('step', 'This step is one of baths: pour fresh water on it.')
@@ -367,14 +365,22 @@ function checkWeighed(mass_g: number, after: string, lot: LotState, context: Jud
 }
 
 /** Some loads have gone through a treating step and the rest have not. */
-function halfTreated(lot: LotState, { catalogue, book }: JudgeContext): boolean {
-  const use = lotUse(lot, catalogue)
-  const protocol = use === undefined ? undefined : protocolOf(lot, use)
-  if (use === undefined || protocol === undefined) return false
-  return treatmentProgress(lot, protocol, use, book.house).steps.some(
+function halfTreated(lot: LotState, context: JudgeContext): boolean {
+  const steps = progressOf(lot, context)?.steps ?? []
+  return steps.some(
     ({ step, met, covered_g, running, baths }) =>
       step.critical && (running !== undefined || baths?.running !== undefined || (covered_g > 0 && !met)),
   )
+}
+
+/** How far the way of a lot has come; undefined where its record holds none. */
+function progressOf(
+  lot: LotState,
+  { catalogue, book }: JudgeContext,
+): (TreatmentProgress & { readonly protocol: Protocol }) | undefined {
+  const use = lotUse(lot, catalogue)
+  const protocol = use && protocolOf(lot, use)
+  return use && protocol && { ...treatmentProgress(lot, protocol, use, book.house), protocol }
 }
 
 function tooMuch(field: string, held_g: number): Refusal {

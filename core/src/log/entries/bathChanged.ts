@@ -12,7 +12,6 @@ export interface BathChanged extends EntryBase {
 }
 
 export const bathChanged: EntryDef<BathChanged, LotState> = {
-  type: 'bath-changed',
   apply(lot, { id, at, protocol, step, fresh }) {
     const ended = lot.baths.map((bath) => (bath.endedAt === null ? { ...bath, endedAt: at } : bath))
     const begun = fresh === null ? [] : [{ entry: id, protocol, step, ...fresh, begunAt: at, endedAt: null }]

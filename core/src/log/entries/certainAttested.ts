@@ -8,6 +8,5 @@ export interface CertainAttested extends EntryBase {
 }
 
 export const certainAttested: EntryDef<CertainAttested, LotState> = {
-  type: 'certain-attested',
   apply: (lot, entry) => ({ ...lot, attestedAt: entry.at }),
 }

@@ -8,6 +8,5 @@ export interface EaterNoted extends EntryBase {
 }
 
 export const eaterNoted: EntryDef<EaterNoted, HouseState> = {
-  type: 'eater-noted',
   apply: (house, entry) => ({ ...house, eaters: { ...house.eaters, [entry.eater.id]: entry.eater } }),
 }

@@ -9,6 +9,5 @@ export interface FeltIll extends EntryBase {
 }
 
 export const feltIll: EntryDef<FeltIll, HouseState> = {
-  type: 'felt-ill',
   apply: (house, { eater, symptoms, at }) => ({ ...house, ill: [...house.ill, { eater, symptoms, at }] }),
 }

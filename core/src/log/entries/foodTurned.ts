@@ -10,7 +10,6 @@ export interface FoodTurned extends EntryBase {
 }
 
 export const foodTurned: EntryDef<FoodTurned, HouseState> = {
-  type: 'food-turned',
   apply: (house, { of, pack, why, at }) => ({
     ...house,
     recalls: [...house.recalls, { what: 'food', lot: of, pack, why, at }],

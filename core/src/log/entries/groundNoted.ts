@@ -11,7 +11,6 @@ export interface GroundNoted extends EntryBase {
 }
 
 export const groundNoted: EntryDef<GroundNoted, HouseState> = {
-  type: 'ground-noted',
   apply(house, entry) {
     const known = house.patches[entry.patch] ?? { id: entry.patch, name: entry.patch, facts: {} }
     const fresh = GROUND_FACTS.filter((fact) => entry.facts[fact] !== undefined).map((fact) => [

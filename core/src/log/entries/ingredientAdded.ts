@@ -8,7 +8,6 @@ export interface IngredientAdded extends EntryBase, Omit<AddedFact, 'at' | 'whol
 }
 
 export const ingredientAdded: EntryDef<IngredientAdded, LotState> = {
-  type: 'ingredient-added',
   apply: (lot, { at, what, name, mass_g }) => ({
     ...withFlow(lot, { at, what: 'added', mass_g: -mass_g, to: name }),
     added: [...lot.added, { at, what, name, mass_g, whole_g: lot.mass_g + mass_g }],

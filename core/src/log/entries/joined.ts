@@ -11,7 +11,6 @@ export interface Joined extends EntryBase {
 }
 
 export const joined: LineageDef<Joined> = {
-  type: 'joined',
   touches: ({ lot, parts }) => [lot, ...parts.map((part) => part.lot)],
   apply(lots, { lot: id, code, parts, at }) {
     const batch = lots.get(id) ?? emptyLot(id)

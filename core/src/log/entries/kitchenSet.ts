@@ -8,6 +8,5 @@ export interface KitchenSet extends EntryBase {
 }
 
 export const kitchenSet: EntryDef<KitchenSet, HouseState> = {
-  type: 'kitchen-set',
   apply: (house, entry) => ({ ...house, kitchens: [...house.kitchens, { ...entry.kitchen, at: entry.at }] }),
 }

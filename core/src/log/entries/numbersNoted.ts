@@ -7,6 +7,5 @@ export interface NumbersNoted extends EntryBase, HelpNumbers {
 }
 
 export const numbersNoted: EntryDef<NumbersNoted, HouseState> = {
-  type: 'numbers-noted',
   apply: (house, { emergency, poisonCentre, doctor }) => ({ ...house, numbers: { emergency, poisonCentre, doctor } }),
 }

@@ -13,7 +13,6 @@ export interface Opened extends EntryBase {
 }
 
 export const opened: LineageDef<Opened> = {
-  type: 'opened',
   touches: ({ lot, into }) => [lot, into],
   apply(lots, { lot: id, pack: packId, into, code, mass_g, at }) {
     const lot = lots.get(id)

@@ -14,7 +14,6 @@ export interface Packed extends EntryBase {
 }
 
 export const packed: EntryDef<Packed, LotState> = {
-  type: 'packed',
   apply(lot, { at, pack, store, mass_g, containers, storeTemp_C }) {
     const rest = withFlow(lot, { at, what: 'packed', mass_g, to: store })
     const made = { id: pack, at, store, packed_g: mass_g, mass_g, containers, storeTemp_C, lotThen: lot }

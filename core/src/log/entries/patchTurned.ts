@@ -11,7 +11,6 @@ export interface PatchTurned extends EntryBase {
 }
 
 export const patchTurned: EntryDef<PatchTurned, HouseState> = {
-  type: 'patch-turned',
   apply: (house, { patch, why, since, at }) => ({
     ...house,
     recalls: [...house.recalls, { what: 'patch', patch, since, why, at }],

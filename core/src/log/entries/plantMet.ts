@@ -10,7 +10,6 @@ export interface PlantMet extends EntryBase {
 }
 
 export const plantMet: EntryDef<PlantMet, HouseState> = {
-  type: 'plant-met',
   apply(house, { taxon, at, stage }) {
     const met = house.meetings[taxon] ?? []
     // The same moment noted twice is one meeting.

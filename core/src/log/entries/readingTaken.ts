@@ -8,7 +8,6 @@ export interface ReadingTaken extends EntryBase, Omit<ReadingFact, 'at'> {
 }
 
 export const readingTaken: EntryDef<ReadingTaken, LotState> = {
-  type: 'reading-taken',
   apply: (lot, { at, what, value, instrument }) => ({
     ...lot,
     readings: [...lot.readings, { at, what, value, instrument }],

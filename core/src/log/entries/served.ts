@@ -11,7 +11,6 @@ export interface Served extends EntryBase {
 }
 
 export const served: EntryDef<Served, LotState> = {
-  type: 'served',
   apply(lot, { id, at, pack, dish, portions }) {
     const mass_g = portions.reduce((sum, portion) => sum + portion.mass_g, 0)
     const source = lot.packs.find((each) => each.id === pack)

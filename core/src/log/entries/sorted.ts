@@ -8,7 +8,6 @@ export interface Sorted extends EntryBase, Omit<SortFact, 'at'> {
 }
 
 export const sorted: EntryDef<Sorted, LotState> = {
-  type: 'sorted',
   apply(lot, { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash }) {
     const lost_g = lot.mass_g - kept_g - trimmed_g
     const trimmed = withFlow(withFirstCut(lot, at), { at, what: 'trimmed', mass_g: trimmed_g, to: trimmedTo })

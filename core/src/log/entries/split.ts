@@ -12,7 +12,6 @@ export interface Split extends EntryBase {
 }
 
 export const split: LineageDef<Split> = {
-  type: 'split',
   touches: ({ lot, into }) => [lot, into],
   apply(lots, { lot: id, into, code, mass_g, at }) {
     const lot = lots.get(id)

@@ -8,7 +8,6 @@ export interface StandCounted extends EntryBase, Omit<StandFact, 'at'> {
 }
 
 export const standCounted: EntryDef<StandCounted, LotState> = {
-  type: 'stand-counted',
   apply: (lot, { at, stems, taken, wildlifeLooked, wildlifeOn, othersPick, school }) => ({
     ...lot,
     stand: { at, stems, taken, wildlifeLooked, wildlifeOn, othersPick, school },

@@ -12,7 +12,6 @@ export interface StepBegun extends EntryBase {
 }
 
 export const stepBegun: EntryDef<StepBegun, LotState> = {
-  type: 'step-begun',
   apply: (lot, { id, at, protocol, step, load, mass_g }) => ({
     ...withFirstCut(lot, at),
     runs: [...lot.runs, { entry: id, protocol, step, load, mass_g, lotMass_g: lot.mass_g, begunAt: at, done: null }],

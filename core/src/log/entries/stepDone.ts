@@ -10,7 +10,6 @@ export interface StepDone extends EntryBase, Omit<StepDoneFact, 'at'> {
 }
 
 export const stepDone: EntryDef<StepDone, LotState> = {
-  type: 'step-done',
   apply: (lot, { at, begun, outcome, minutes, temp_C, backToBoil_s, driedTo_g, checked, water }) => ({
     ...lot,
     runs: lot.runs.map((run) =>

@@ -11,7 +11,6 @@ export interface StrayReported extends EntryBase {
 }
 
 export const strayReported: EntryDef<StrayReported, LotState> = {
-  type: 'stray-reported',
   apply: (lot, { at, brokenUp }) => ({
     ...lot,
     strays: { reportedAt: at, sortedAt: null, brokenUp: lot.strays.brokenUp || brokenUp },

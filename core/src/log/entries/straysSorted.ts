@@ -9,6 +9,5 @@ export interface StraysSorted extends EntryBase {
 }
 
 export const straysSorted: EntryDef<StraysSorted, LotState> = {
-  type: 'strays-sorted',
   apply: (lot, { at }) => ({ ...lot, strays: { ...lot.strays, sortedAt: at } }),
 }

@@ -8,7 +8,6 @@ export interface Tasted extends EntryBase, Omit<TasteFact, 'at'> {
 }
 
 export const tasted: EntryDef<Tasted, LotState> = {
-  type: 'tasted',
   apply: (lot, { at, taster, bitter, astringent, crumb, accepts, alarm }) => ({
     ...lot,
     tastes: [...lot.tastes, { at, taster, bitter, astringent, crumb, accepts, alarm }],

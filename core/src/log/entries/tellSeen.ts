@@ -8,7 +8,6 @@ export interface TellSeen extends EntryBase, Omit<TellFact, 'entry' | 'at'> {
 }
 
 export const tellSeen: EntryDef<TellSeen, LotState> = {
-  type: 'tell-seen',
   apply: (lot, { id, at, character, answer, states }) => ({
     ...lot,
     tells: [...lot.tells, { entry: id, at, character, answer, states }],

@@ -12,7 +12,6 @@ export interface ThrownAway extends EntryBase {
 }
 
 export const thrownAway: EntryDef<ThrownAway, LotState> = {
-  type: 'thrown-away',
   apply: (lot, { at, pack, mass_g, why }) =>
     pack === null ? withFlow(lot, { at, what: 'thrown-away', mass_g, to: why }) : takenFromPack(lot, pack, mass_g),
 }

@@ -11,6 +11,5 @@ export interface WayChosen extends EntryBase {
 }
 
 export const wayChosen: EntryDef<WayChosen, LotState> = {
-  type: 'way-chosen',
   apply: (lot, { protocol, goal, at }) => ({ ...lot, way: { protocol, goal, at } }),
 }

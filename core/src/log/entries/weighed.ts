@@ -10,7 +10,6 @@ export interface Weighed extends EntryBase {
 }
 
 export const weighed: EntryDef<Weighed, LotState> = {
-  type: 'weighed',
   apply(lot, { at, mass_g, after }) {
     const to = after === 'cooking' ? 'cooking water' : 'the air'
     const flowed = withFlow(lot, { at, what: after, mass_g: lot.mass_g - mass_g, to })

@@ -8,7 +8,6 @@ export interface WeighedIn extends EntryBase, Omit<WeighIn, 'entry'> {
 }
 
 export const weighedIn: EntryDef<WeighedIn, LotState> = {
-  type: 'weighed-in',
   apply: (lot, { id, code, taxon, part, stage, patch, mass_g, pickedAt }) => ({
     ...lot,
     code,
