@@ -1,6 +1,6 @@
 import { CATALOGUE, foldLog, stampEntry, writeBook, type Saying } from '@ellop/core'
 import { expect, test, type Page } from '@playwright/test'
-import { openDemo } from './cook'
+import { hold, openDemo } from './cook'
 
 /** A friend's book as a file: a kitchen, a patch and a lot of theirs. */
 function friendsBook(): string {
@@ -101,3 +101,118 @@ test('a book stored by an earlier version is brought up to date when it is opene
   await page.goto('/notebook?find=tasted')
   await expect(page.locator('.notebook li').first()).toContainText('tasted')
 })
+
+test('an entry is given its real time: what it would change is shown first, and the first time stays legible', async ({
+  page,
+}) => {
+  await openDemo(page, '/notebook?find=27-004')
+  const before = await page.locator('.notebook li').count()
+  await page
+    .getByRole('button', { name: /^Change the time: Sorted/ })
+    .first()
+    .click()
+  const dialog = page.getByRole('dialog', { name: 'Change when it happened' })
+  const change = dialog.getByRole('button', { name: 'Hold: change the time' })
+  await dialog.getByLabel('Why').fill('the clock was wrong')
+  await expect(change).toBeDisabled()
+  await dialog.getByLabel('Day').fill('2020-01-01')
+  await expect(dialog.getByRole('heading', { name: 'What it would change' })).toBeVisible()
+  await hold(page, change)
+  await expect(dialog.getByRole('alert')).toHaveText('That is before it was picked.')
+  await dialog.getByLabel('Day').fill('2027-05-16')
+  await dialog.getByLabel('Time').fill('13:20')
+  await hold(page, change)
+  await expect(dialog).toBeHidden()
+  await expect(page.locator('.notebook li').filter({ hasText: 'time changed' })).toContainText('13:20')
+  expect(await page.locator('.notebook li').count()).toBeGreaterThanOrEqual(before)
+})
+
+test('a book of one’s own: its kitchen and its eaters are noted on screen, and it is saved on its own to a chosen file', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    // The picker needs a hand; the file that it would give is a real one in the browser's own folder.
+    Object.assign(window, {
+      showSaveFilePicker: async () =>
+        (await navigator.storage.getDirectory()).getFileHandle('book.json', { create: true }),
+    })
+  })
+  await page.goto('/')
+  await page.getByRole('button', { name: /of your own/ }).click()
+  await page.getByLabel('What is your kitchen called?').fill('Weir kitchen')
+  await page.getByLabel('How high does it lie?').fill('300')
+  await page.getByLabel('Who eats there?').fill('Una')
+  await page.getByRole('button', { name: 'Start my book' }).click()
+  await expect(page).toHaveURL(/basket/)
+  await page.goto('/books')
+  await page.getByRole('button', { name: 'Save on its own to a file' }).click()
+  await expect(page.getByText('after every entry, to book.json')).toBeVisible()
+  await page.getByLabel('Height').fill('high')
+  await page.getByRole('button', { name: 'Note the kitchen' }).click()
+  await expect(page.getByRole('alert')).toContainText('“high” is not a number.')
+  await page.getByLabel('Height').fill('1500')
+  await expect(page.getByText('Water boils at 95.0 °C there.')).toBeVisible()
+  await page.getByLabel('Pots').fill('3 7.5')
+  await page.getByRole('button', { name: 'Note the kitchen' }).click()
+  await expect(page.getByText('The kitchen is noted')).toBeVisible()
+  await page.getByLabel('Somebody else').fill('una')
+  await expect(page.getByRole('alert')).toContainText('There is somebody of that name.')
+  await page.getByLabel('Somebody else').fill('Vesna')
+  await page.getByText('under a year').click()
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Vesna' })).toContainText('under a year · not asked yet')
+  const saved = () =>
+    page.evaluate(async () => {
+      const folder = await navigator.storage.getDirectory()
+      return (await (await folder.getFileHandle('book.json')).getFile()).text()
+    })
+  await expect.poll(async () => (await saved()).includes('Vesna')).toBe(true)
+  const book = JSON.parse(await saved()) as { count: number; entries: { type: string; kitchen?: object }[] }
+  expect(book.entries).toHaveLength(book.count)
+  expect(book.entries.findLast(({ type }) => type === 'kitchen-set')?.kitchen).toMatchObject({
+    elevation_m: 1500,
+    pots_mL: [3000, 7500],
+  })
+})
+
+test('500 hostile files change nothing and hang nothing', async ({ page }) => {
+  test.setTimeout(300_000)
+  await openDemo(page, '/notebook')
+  const good = await page.evaluate(() => location.href)
+  expect(good).toContain('/notebook')
+  const head = page.locator('.place-head p').first()
+  const count = await head.textContent()
+  const whole = friendsBook().replaceAll('own-friend', 'demo')
+  const answer = page.locator('.ant-modal-body')
+  const dialog = page.getByRole('dialog', { name: 'Import' })
+  for (let file = 0; file < 500; file += 1) {
+    await give(page, 'A book file', `${file}.json`, hostile(file, whole))
+    await expect(answer).toContainText('Nothing was added.')
+    await dialog.getByRole('button', { name: 'Close' }).click()
+    await expect(dialog).toBeHidden()
+  }
+  await expect(head).toHaveText(count ?? '')
+  expect(await page.evaluate(() => ({}) as Record<string, unknown>)).toEqual({})
+  expect(await page.evaluate(() => (Object.prototype as Record<string, unknown>)['polluted'])).toBeUndefined()
+  await page.reload()
+  await expect(head).toHaveText(count ?? '')
+})
+
+/** A file that no cook wrote: cut, nested, huge, of wrong types, of another version, with a field name that would do harm. */
+function hostile(number: number, whole: string): string {
+  const cut = 1 + ((number * 7919) % (whole.length - 2))
+  const kinds: readonly (() => string)[] = [
+    () => whole.slice(0, cut),
+    () => whole.slice(cut),
+    () => `${'{"a":'.repeat(1000 + 40 * number)}1${'}'.repeat(1000 + 40 * number)}`,
+    () => whole.replace('"name": "Millrace kitchen"', `"name": "${'x'.repeat(1000 * (number + 1))}"`),
+    () => whole.replace('"entries"', `"__proto__": {"polluted": ${number}}, "entries"`),
+    () => whole.replace('"kitchen": {', `"kitchen": {"constructor": {"prototype": {"polluted": ${number}}},`),
+    () => whole.replace(/"version": \d+/, `"version": ${[99, -1, 1.5, '"2"', 'null'][number % 5]}`),
+    () => whole.replace(/"mass_g": \d+/, `"mass_g": ${['"310"', '-1', '1e999', '[310]', '{}'][number % 5]}`),
+    () =>
+      whole.replace('"type": "weighed-in"', `"type": "${['magic', '<script>', '../..', '', 'struck'][number % 5]}"`),
+    () => ['', 'null', '[]', '0', '"book"', 'true', '{}', '\u0000'][number % 8] ?? '',
+  ]
+  return (kinds[number % kinds.length] ?? (() => ''))()
+}

@@ -1,6 +1,7 @@
 import type { Entry, GroundNote, Instant, Saying, Stage } from '@ellop/core'
 import { otherPlantsLastAutumn, otherPlantsThisSpring } from './otherPlants'
 import { makePen, minute, type Pen } from './pen'
+import { lookAtTells } from './tells'
 
 /** Its clock opens here: five past two on a Sunday in mid-May, in the kitchen's own time. */
 export const DEMO_OPENS_AT: Instant = '2027-05-16T14:05:00.000Z'
@@ -134,12 +135,9 @@ function bringIn(
     mass_g: picked_g,
     pickedAt,
   })
-  tell(pen, lot, at('31'), 'leafArrangement', 'opposite')
-  tell(pen, lot, at('32'), 'leafMargin', 'serrate')
-  tell(pen, lot, at('33'), 'leafSurface', 'stinging-hairs')
-  tell(pen, lot, at('34'), 'stemSection', 'square')
-  write(at('35'), { type: 'certain-attested', lot })
-  write(at('36'), {
+  lookAtTells(pen, { lot, taxon, day, time: `${two(hour + 1)}:30` })
+  write(at('45'), { type: 'certain-attested', lot })
+  write(at('46'), {
     type: 'stand-counted',
     lot,
     stems,
@@ -150,10 +148,6 @@ function bringIn(
     school: null,
   })
   if (kept_g > 0) sortLot(pen, lot, minute(day, `${two(hour + 2)}:00`), picked_g, kept_g)
-}
-
-function tell({ write }: Pen, lot: string, at: Instant, character: string, state: string): void {
-  write(at, { type: 'tell-seen', lot, character, answer: 'seen', states: [state] })
 }
 
 function sortLot({ write }: Pen, lot: string, at: Instant, picked_g: number, kept_g: number): void {
@@ -358,8 +352,7 @@ function yesterdayEvening(pen: Pen): void {
     mass_g: 430,
     pickedAt: minute(day, '20:10'),
   })
-  tell(pen, lot, minute(day, '20:42'), 'leafArrangement', 'opposite')
-  tell(pen, lot, minute(day, '20:43'), 'leafMargin', 'serrate')
+  lookAtTells(pen, { lot, taxon: NETTLE, day, time: '20:41' }, 2)
   write(minute(day, '20:46'), {
     type: 'stand-counted',
     lot,

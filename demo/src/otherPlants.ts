@@ -1,15 +1,6 @@
-import {
-  CATALOGUE,
-  clear,
-  requireTaxon,
-  seasonOf,
-  type EntryId,
-  type GroundNote,
-  type Part,
-  type Saying,
-  type Stage,
-} from '@ellop/core'
+import type { EntryId, GroundNote, Part, Saying, Stage } from '@ellop/core'
 import { later, minute, type Pen } from './pen'
+import { lookAtTells } from './tells'
 
 const RAMSONS = 'Allium ursinum'
 const OAK = 'Quercus robur'
@@ -53,20 +44,6 @@ function weighIn({ write }: Pen, { lot, taxon, part, stage, patch, day, time, pi
     mass_g: picked_g,
     pickedAt: minute(day, later(time, -40)),
   })
-}
-
-/** Looks at one tell after another, as the core asks for them, until the plant is cleared; or only at the first few. */
-function lookAtTells(pen: Pen, { lot, taxon, day, time }: Picking, atMost = Infinity): void {
-  const { characters } = requireTaxon(CATALOGUE, taxon)
-  const observed: Record<string, readonly string[]> = {}
-  for (let count = 0; count < atMost; count += 1) {
-    const { gate, next } = clear({ taxon, observed, season: seasonOf(day) }, CATALOGUE)
-    const character = next[0]?.character
-    if (gate === 'open' || character === undefined) break
-    const states = characters[character]?.slice(0, 1) ?? []
-    observed[character] = states
-    pen.write(minute(day, later(time, 1 + count)), { type: 'tell-seen', lot, character, answer: 'seen', states })
-  }
 }
 
 function settle(pen: Pen, picking: Picking, stand: { stems: number; taken: number }): void {

@@ -1,79 +1,379 @@
 import type { Catalogue } from './catalogue'
 import type { Taxon } from './taxon'
 import abiesAlba from './records/abies-alba.json' with { type: 'json' }
+import acerSaccharum from './records/acer-saccharum.json' with { type: 'json' }
+import aconitumNapellus from './records/aconitum-napellus.json' with { type: 'json' }
+import acorusCalamus from './records/acorus-calamus.json' with { type: 'json' }
+import actaeaSpicata from './records/actaea-spicata.json' with { type: 'json' }
+import aegopodiumPodagraria from './records/aegopodium-podagraria.json' with { type: 'json' }
 import aesculusHippocastanum from './records/aesculus-hippocastanum.json' with { type: 'json' }
+import aethusaCynapium from './records/aethusa-cynapium.json' with { type: 'json' }
 import ageratinaAltissima from './records/ageratina-altissima.json' with { type: 'json' }
+import alliariaPetiolata from './records/alliaria-petiolata.json' with { type: 'json' }
+import alliumTricoccum from './records/allium-tricoccum.json' with { type: 'json' }
 import alliumUrsinum from './records/allium-ursinum.json' with { type: 'json' }
+import amaranthusRetroflexus from './records/amaranthus-retroflexus.json' with { type: 'json' }
+import amelanchierLamarckii from './records/amelanchier-lamarckii.json' with { type: 'json' }
+import angelicaArchangelica from './records/angelica-archangelica.json' with { type: 'json' }
+import anthriscusSylvestris from './records/anthriscus-sylvestris.json' with { type: 'json' }
+import apiosAmericana from './records/apios-americana.json' with { type: 'json' }
+import apocynumCannabinum from './records/apocynum-cannabinum.json' with { type: 'json' }
 import araliaSpinosa from './records/aralia-spinosa.json' with { type: 'json' }
+import arbutusUnedo from './records/arbutus-unedo.json' with { type: 'json' }
+import arctiumLappa from './records/arctium-lappa.json' with { type: 'json' }
+import argentinaAnserina from './records/argentina-anserina.json' with { type: 'json' }
 import arumMaculatum from './records/arum-maculatum.json' with { type: 'json' }
+import asclepiasSyriaca from './records/asclepias-syriaca.json' with { type: 'json' }
 import atriplexProstrata from './records/atriplex-prostrata.json' with { type: 'json' }
+import atropaBellaDonna from './records/atropa-bella-donna.json' with { type: 'json' }
 import betaVulgaris from './records/beta-vulgaris.json' with { type: 'json' }
+import betulaPendula from './records/betula-pendula.json' with { type: 'json' }
+import bistortaOfficinalis from './records/bistorta-officinalis.json' with { type: 'json' }
+import bryoniaDioica from './records/bryonia-dioica.json' with { type: 'json' }
+import buniumBulbocastanum from './records/bunium-bulbocastanum.json' with { type: 'json' }
+import cakileMaritima from './records/cakile-maritima.json' with { type: 'json' }
+import callaPalustris from './records/calla-palustris.json' with { type: 'json' }
+import campanulaRapunculus from './records/campanula-rapunculus.json' with { type: 'json' }
+import cardamineHirsuta from './records/cardamine-hirsuta.json' with { type: 'json' }
+import caryaOvata from './records/carya-ovata.json' with { type: 'json' }
+import castaneaSativa from './records/castanea-sativa.json' with { type: 'json' }
+import celtisOccidentalis from './records/celtis-occidentalis.json' with { type: 'json' }
+import cetrariaIslandica from './records/cetraria-islandica.json' with { type: 'json' }
+import chaerophyllumTemulum from './records/chaerophyllum-temulum.json' with { type: 'json' }
+import chamaenerionAngustifolium from './records/chamaenerion-angustifolium.json' with { type: 'json' }
+import chenopodiumAlbum from './records/chenopodium-album.json' with { type: 'json' }
 import cicutaMaculata from './records/cicuta-maculata.json' with { type: 'json' }
 import cicutaVirosa from './records/cicuta-virosa.json' with { type: 'json' }
+import cirsiumOleraceum from './records/cirsium-oleraceum.json' with { type: 'json' }
+import claytoniaPerfoliata from './records/claytonia-perfoliata.json' with { type: 'json' }
 import colchicumAutumnale from './records/colchicum-autumnale.json' with { type: 'json' }
 import coniumMaculatum from './records/conium-maculatum.json' with { type: 'json' }
 import convallariaMajalis from './records/convallaria-majalis.json' with { type: 'json' }
+import corylusAvellana from './records/corylus-avellana.json' with { type: 'json' }
+import crambeMaritima from './records/crambe-maritima.json' with { type: 'json' }
+import crataegusMonogyna from './records/crataegus-monogyna.json' with { type: 'json' }
+import crithmumMaritimum from './records/crithmum-maritimum.json' with { type: 'json' }
+import cucurbitaFoetidissima from './records/cucurbita-foetidissima.json' with { type: 'json' }
+import cymopterusLongipes from './records/cymopterus-longipes.json' with { type: 'json' }
+import daphneMezereum from './records/daphne-mezereum.json' with { type: 'json' }
+import daucusCarota from './records/daucus-carota.json' with { type: 'json' }
+import digitalisPurpurea from './records/digitalis-purpurea.json' with { type: 'json' }
+import dioscoreaCommunis from './records/dioscorea-communis.json' with { type: 'json' }
+import dipterostemonCapitatus from './records/dipterostemon-capitatus.json' with { type: 'json' }
+import dryopterisFilixMas from './records/dryopteris-filix-mas.json' with { type: 'json' }
+import echiumVulgare from './records/echium-vulgare.json' with { type: 'json' }
+import empetrumNigrum from './records/empetrum-nigrum.json' with { type: 'json' }
+import euonymusEuropaeus from './records/euonymus-europaeus.json' with { type: 'json' }
+import euphorbiaLactea from './records/euphorbia-lactea.json' with { type: 'json' }
+import euphorbiaMesembryanthemifolia from './records/euphorbia-mesembryanthemifolia.json' with { type: 'json' }
+import euphorbiaParalias from './records/euphorbia-paralias.json' with { type: 'json' }
+import euphorbiaPeplus from './records/euphorbia-peplus.json' with { type: 'json' }
+import fagusSylvatica from './records/fagus-sylvatica.json' with { type: 'json' }
+import ficariaVerna from './records/ficaria-verna.json' with { type: 'json' }
+import fragariaVesca from './records/fragaria-vesca.json' with { type: 'json' }
+import frangulaAlnus from './records/frangula-alnus.json' with { type: 'json' }
+import galiumAparine from './records/galium-aparine.json' with { type: 'json' }
+import gaultheriaProcumbens from './records/gaultheria-procumbens.json' with { type: 'json' }
+import glauciumFlavum from './records/glaucium-flavum.json' with { type: 'json' }
 import hederaHelix from './records/hedera-helix.json' with { type: 'json' }
+import helianthusTuberosus from './records/helianthus-tuberosus.json' with { type: 'json' }
+import helosciadiumNodiflorum from './records/helosciadium-nodiflorum.json' with { type: 'json' }
 import heracleumMantegazzianum from './records/heracleum-mantegazzianum.json' with { type: 'json' }
+import heracleumSphondylium from './records/heracleum-sphondylium.json' with { type: 'json' }
+import hippophaeRhamnoides from './records/hippophae-rhamnoides.json' with { type: 'json' }
+import humulusLupulus from './records/humulus-lupulus.json' with { type: 'json' }
+import hypochaerisRadicata from './records/hypochaeris-radicata.json' with { type: 'json' }
+import irisPseudacorus from './records/iris-pseudacorus.json' with { type: 'json' }
+import jacobaeaVulgaris from './records/jacobaea-vulgaris.json' with { type: 'json' }
+import juglansNigra from './records/juglans-nigra.json' with { type: 'json' }
+import juniperusCommunis from './records/juniperus-communis.json' with { type: 'json' }
+import juniperusSabina from './records/juniperus-sabina.json' with { type: 'json' }
+import laburnumAnagyroides from './records/laburnum-anagyroides.json' with { type: 'json' }
+import lactucaSerriola from './records/lactuca-serriola.json' with { type: 'json' }
 import lamiumAlbum from './records/lamium-album.json' with { type: 'json' }
+import lamiumAmplexicaule from './records/lamium-amplexicaule.json' with { type: 'json' }
 import laporteaCanadensis from './records/laportea-canadensis.json' with { type: 'json' }
+import lathyrusLatifolius from './records/lathyrus-latifolius.json' with { type: 'json' }
+import lethariaVulpina from './records/letharia-vulpina.json' with { type: 'json' }
 import ligustrumVulgare from './records/ligustrum-vulgare.json' with { type: 'json' }
+import lomatiumBicolor from './records/lomatium-bicolor.json' with { type: 'json' }
+import lomatiumGrayi from './records/lomatium-grayi.json' with { type: 'json' }
+import loniceraXylosteum from './records/lonicera-xylosteum.json' with { type: 'json' }
+import lysimachiaArvensis from './records/lysimachia-arvensis.json' with { type: 'json' }
+import malvaSylvestris from './records/malva-sylvestris.json' with { type: 'json' }
+import matricariaDiscoidea from './records/matricaria-discoidea.json' with { type: 'json' }
+import matteucciaStruthiopteris from './records/matteuccia-struthiopteris.json' with { type: 'json' }
+import menispermumCanadense from './records/menispermum-canadense.json' with { type: 'json' }
 import mercurialisPerennis from './records/mercurialis-perennis.json' with { type: 'json' }
+import monardaPunctata from './records/monarda-punctata.json' with { type: 'json' }
+import morusAlba from './records/morus-alba.json' with { type: 'json' }
 import narcissusPseudonarcissus from './records/narcissus-pseudonarcissus.json' with { type: 'json' }
+import nasturtiumOfficinale from './records/nasturtium-officinale.json' with { type: 'json' }
+import nelumboLutea from './records/nelumbo-lutea.json' with { type: 'json' }
+import nolinaTexana from './records/nolina-texana.json' with { type: 'json' }
+import nupharLutea from './records/nuphar-lutea.json' with { type: 'json' }
+import nymphaeaOdorata from './records/nymphaea-odorata.json' with { type: 'json' }
+import oenantheCrocata from './records/oenanthe-crocata.json' with { type: 'json' }
+import oenotheraBiennis from './records/oenothera-biennis.json' with { type: 'json' }
+import opuntiaFicusIndica from './records/opuntia-ficus-indica.json' with { type: 'json' }
+import oxalisAcetosella from './records/oxalis-acetosella.json' with { type: 'json' }
+import parietariaJudaica from './records/parietaria-judaica.json' with { type: 'json' }
+import parisQuadrifolia from './records/paris-quadrifolia.json' with { type: 'json' }
+import pastinacaSativa from './records/pastinaca-sativa.json' with { type: 'json' }
+import peltandraVirginica from './records/peltandra-virginica.json' with { type: 'json' }
+import phragmitesAustralis from './records/phragmites-australis.json' with { type: 'json' }
+import phytolaccaAcinosa from './records/phytolacca-acinosa.json' with { type: 'json' }
 import phytolaccaAmericana from './records/phytolacca-americana.json' with { type: 'json' }
 import piceaAbies from './records/picea-abies.json' with { type: 'json' }
+import piceaGlauca from './records/picea-glauca.json' with { type: 'json' }
+import pinusSylvestris from './records/pinus-sylvestris.json' with { type: 'json' }
+import plantagoLanceolata from './records/plantago-lanceolata.json' with { type: 'json' }
 import polygonatumMultiflorum from './records/polygonatum-multiflorum.json' with { type: 'json' }
+import portulacaOleracea from './records/portulaca-oleracea.json' with { type: 'json' }
+import potentillaIndica from './records/potentilla-indica.json' with { type: 'json' }
+import prunusLaurocerasus from './records/prunus-laurocerasus.json' with { type: 'json' }
+import prunusSerotina from './records/prunus-serotina.json' with { type: 'json' }
+import prunusSpinosa from './records/prunus-spinosa.json' with { type: 'json' }
 import pseudotsugaMenziesii from './records/pseudotsuga-menziesii.json' with { type: 'json' }
+import pteridiumAquilinum from './records/pteridium-aquilinum.json' with { type: 'json' }
 import quercusPetraea from './records/quercus-petraea.json' with { type: 'json' }
 import quercusRobur from './records/quercus-robur.json' with { type: 'json' }
 import quercusRubra from './records/quercus-rubra.json' with { type: 'json' }
+import quercusVirginiana from './records/quercus-virginiana.json' with { type: 'json' }
+import ranunculusAcris from './records/ranunculus-acris.json' with { type: 'json' }
+import reynoutriaJaponica from './records/reynoutria-japonica.json' with { type: 'json' }
+import rhusTyphina from './records/rhus-typhina.json' with { type: 'json' }
+import ribesRubrum from './records/ribes-rubrum.json' with { type: 'json' }
+import robiniaPseudoacacia from './records/robinia-pseudoacacia.json' with { type: 'json' }
+import rosaCanina from './records/rosa-canina.json' with { type: 'json' }
+import rubusFruticosus from './records/rubus-fruticosus.json' with { type: 'json' }
+import rubusTrivialis from './records/rubus-trivialis.json' with { type: 'json' }
+import rumexAcetosa from './records/rumex-acetosa.json' with { type: 'json' }
 import rumexCrispus from './records/rumex-crispus.json' with { type: 'json' }
+import sagittariaLatifolia from './records/sagittaria-latifolia.json' with { type: 'json' }
+import salicorniaEuropaea from './records/salicornia-europaea.json' with { type: 'json' }
 import sambucusEbulus from './records/sambucus-ebulus.json' with { type: 'json' }
 import sambucusNigra from './records/sambucus-nigra.json' with { type: 'json' }
 import sambucusRacemosa from './records/sambucus-racemosa.json' with { type: 'json' }
 import scrophulariaNodosa from './records/scrophularia-nodosa.json' with { type: 'json' }
+import senecioLeucanthemifolius from './records/senecio-leucanthemifolius.json' with { type: 'json' }
+import sesuviumPortulacastrum from './records/sesuvium-portulacastrum.json' with { type: 'json' }
+import silybumMarianum from './records/silybum-marianum.json' with { type: 'json' }
+import smilaxHerbacea from './records/smilax-herbacea.json' with { type: 'json' }
+import solanumDulcamara from './records/solanum-dulcamara.json' with { type: 'json' }
+import solanumNigrum from './records/solanum-nigrum.json' with { type: 'json' }
+import sonchusOleraceus from './records/sonchus-oleraceus.json' with { type: 'json' }
+import sorbusAucuparia from './records/sorbus-aucuparia.json' with { type: 'json' }
+import stellariaMedia from './records/stellaria-media.json' with { type: 'json' }
+import symphytumOfficinale from './records/symphytum-officinale.json' with { type: 'json' }
+import taraxacumOfficinale from './records/taraxacum-officinale.json' with { type: 'json' }
 import taxusBaccata from './records/taxus-baccata.json' with { type: 'json' }
+import tiliaCordata from './records/tilia-cordata.json' with { type: 'json' }
+import toxicodendronRadicans from './records/toxicodendron-radicans.json' with { type: 'json' }
+import toxicodendronVernix from './records/toxicodendron-vernix.json' with { type: 'json' }
+import toxicoscordionVenenosum from './records/toxicoscordion-venenosum.json' with { type: 'json' }
+import triglochinMaritima from './records/triglochin-maritima.json' with { type: 'json' }
+import tripoliumPannonicum from './records/tripolium-pannonicum.json' with { type: 'json' }
+import tussilagoFarfara from './records/tussilago-farfara.json' with { type: 'json' }
+import typhaLatifolia from './records/typha-latifolia.json' with { type: 'json' }
 import urticaDioica from './records/urtica-dioica.json' with { type: 'json' }
 import urticaUrens from './records/urtica-urens.json' with { type: 'json' }
+import vacciniumMyrtillus from './records/vaccinium-myrtillus.json' with { type: 'json' }
+import vacciniumUliginosum from './records/vaccinium-uliginosum.json' with { type: 'json' }
+import vacciniumVitisIdaea from './records/vaccinium-vitis-idaea.json' with { type: 'json' }
+import veratrumViride from './records/veratrum-viride.json' with { type: 'json' }
+import viburnumOpulus from './records/viburnum-opulus.json' with { type: 'json' }
+import violaOdorata from './records/viola-odorata.json' with { type: 'json' }
+import yuccaElata from './records/yucca-elata.json' with { type: 'json' }
 
 /** The catalogue that ships. Its records are data, checked against one schema by a test; the cast is what that test earns. */
 export const CATALOGUE: Catalogue = {
   revision: '2026-11-25',
   taxa: [
     abiesAlba,
+    acerSaccharum,
+    aconitumNapellus,
+    acorusCalamus,
+    actaeaSpicata,
+    aegopodiumPodagraria,
     aesculusHippocastanum,
+    aethusaCynapium,
     ageratinaAltissima,
+    alliariaPetiolata,
+    alliumTricoccum,
     alliumUrsinum,
+    amaranthusRetroflexus,
+    amelanchierLamarckii,
+    angelicaArchangelica,
+    anthriscusSylvestris,
+    apiosAmericana,
+    apocynumCannabinum,
     araliaSpinosa,
+    arbutusUnedo,
+    arctiumLappa,
+    argentinaAnserina,
     arumMaculatum,
+    asclepiasSyriaca,
     atriplexProstrata,
+    atropaBellaDonna,
     betaVulgaris,
+    betulaPendula,
+    bistortaOfficinalis,
+    bryoniaDioica,
+    buniumBulbocastanum,
+    cakileMaritima,
+    callaPalustris,
+    campanulaRapunculus,
+    cardamineHirsuta,
+    caryaOvata,
+    castaneaSativa,
+    celtisOccidentalis,
+    cetrariaIslandica,
+    chaerophyllumTemulum,
+    chamaenerionAngustifolium,
+    chenopodiumAlbum,
     cicutaMaculata,
     cicutaVirosa,
+    cirsiumOleraceum,
+    claytoniaPerfoliata,
     colchicumAutumnale,
     coniumMaculatum,
     convallariaMajalis,
+    corylusAvellana,
+    crambeMaritima,
+    crataegusMonogyna,
+    crithmumMaritimum,
+    cucurbitaFoetidissima,
+    cymopterusLongipes,
+    daphneMezereum,
+    daucusCarota,
+    digitalisPurpurea,
+    dioscoreaCommunis,
+    dipterostemonCapitatus,
+    dryopterisFilixMas,
+    echiumVulgare,
+    empetrumNigrum,
+    euonymusEuropaeus,
+    euphorbiaLactea,
+    euphorbiaMesembryanthemifolia,
+    euphorbiaParalias,
+    euphorbiaPeplus,
+    fagusSylvatica,
+    ficariaVerna,
+    fragariaVesca,
+    frangulaAlnus,
+    galiumAparine,
+    gaultheriaProcumbens,
+    glauciumFlavum,
     hederaHelix,
+    helianthusTuberosus,
+    helosciadiumNodiflorum,
     heracleumMantegazzianum,
+    heracleumSphondylium,
+    hippophaeRhamnoides,
+    humulusLupulus,
+    hypochaerisRadicata,
+    irisPseudacorus,
+    jacobaeaVulgaris,
+    juglansNigra,
+    juniperusCommunis,
+    juniperusSabina,
+    laburnumAnagyroides,
+    lactucaSerriola,
     lamiumAlbum,
+    lamiumAmplexicaule,
     laporteaCanadensis,
+    lathyrusLatifolius,
+    lethariaVulpina,
     ligustrumVulgare,
+    lomatiumBicolor,
+    lomatiumGrayi,
+    loniceraXylosteum,
+    lysimachiaArvensis,
+    malvaSylvestris,
+    matricariaDiscoidea,
+    matteucciaStruthiopteris,
+    menispermumCanadense,
     mercurialisPerennis,
+    monardaPunctata,
+    morusAlba,
     narcissusPseudonarcissus,
+    nasturtiumOfficinale,
+    nelumboLutea,
+    nolinaTexana,
+    nupharLutea,
+    nymphaeaOdorata,
+    oenantheCrocata,
+    oenotheraBiennis,
+    opuntiaFicusIndica,
+    oxalisAcetosella,
+    parietariaJudaica,
+    parisQuadrifolia,
+    pastinacaSativa,
+    peltandraVirginica,
+    phragmitesAustralis,
+    phytolaccaAcinosa,
     phytolaccaAmericana,
     piceaAbies,
+    piceaGlauca,
+    pinusSylvestris,
+    plantagoLanceolata,
     polygonatumMultiflorum,
+    portulacaOleracea,
+    potentillaIndica,
+    prunusLaurocerasus,
+    prunusSerotina,
+    prunusSpinosa,
     pseudotsugaMenziesii,
+    pteridiumAquilinum,
     quercusPetraea,
     quercusRobur,
     quercusRubra,
+    quercusVirginiana,
+    ranunculusAcris,
+    reynoutriaJaponica,
+    rhusTyphina,
+    ribesRubrum,
+    robiniaPseudoacacia,
+    rosaCanina,
+    rubusFruticosus,
+    rubusTrivialis,
+    rumexAcetosa,
     rumexCrispus,
+    sagittariaLatifolia,
+    salicorniaEuropaea,
     sambucusEbulus,
     sambucusNigra,
     sambucusRacemosa,
     scrophulariaNodosa,
+    senecioLeucanthemifolius,
+    sesuviumPortulacastrum,
+    silybumMarianum,
+    smilaxHerbacea,
+    solanumDulcamara,
+    solanumNigrum,
+    sonchusOleraceus,
+    sorbusAucuparia,
+    stellariaMedia,
+    symphytumOfficinale,
+    taraxacumOfficinale,
     taxusBaccata,
+    tiliaCordata,
+    toxicodendronRadicans,
+    toxicodendronVernix,
+    toxicoscordionVenenosum,
+    triglochinMaritima,
+    tripoliumPannonicum,
+    tussilagoFarfara,
+    typhaLatifolia,
     urticaDioica,
     urticaUrens,
+    vacciniumMyrtillus,
+    vacciniumUliginosum,
+    vacciniumVitisIdaea,
+    veratrumViride,
+    viburnumOpulus,
+    violaOdorata,
+    yuccaElata,
   ] as unknown as readonly Taxon[],
 }

@@ -55,6 +55,12 @@ export const CHARACTERS: Readonly<Record<string, CharacterDef>> = {
   needleSeat: character('Seat of the needle', 'How does the needle sit on the twig?', 'needle', 'look', 'peg, flush-disc, bundle-sheath, decurrent'),
   cone: character('Cone', 'What are the cones like?', 'cone', 'look', 'hanging, upright, three-pronged-bracts, small-round, none'),
   bark: character('Bark', 'What is the bark like?', 'bark', 'look', 'smooth-pale, furrowed, knobbly, peeling, papery'),
+  fruitTip: character('Tip of the fruit', 'Turn the fruit up. What is at its tip, away from the stalk?', 'fruit', 'look', 'crown, calyx-star, withered-flower, open-cup, plain'),
+  leafJoint: character('Joint of leaf and stem', 'What is at the joint where the leaf leaves the stem?', 'leafJoint', 'look', 'plain, papery-sheath, stipules, swollen'),
+  tendrils: character('What it climbs with', 'Does it hold on with anything?', 'tendrils', 'look', 'none, coiled, clinging-roots'),
+  frondStalk: character('Stalk of the frond', 'What is the stalk of the frond like?', 'frondStalk', 'look', 'deep-groove-smooth, brown-scales, furry, smooth-round'),
+  thallusColour: character('Colour of the lichen', 'What colour is it when dry?', 'thallus', 'look', 'brown, grey, yellow-green'),
+  umbelBracts: character('Small leaves under the umbel', 'What stands under the whole umbel and its parts?', 'umbelBracts', 'look', 'none, few-or-many, feathery, bent-back, long-hanging'),
   habitatSeen: character('Where it grows', 'What sort of place is this?', 'habitat', 'look', HABITATS.join(', ')),
 } // prettier-ignore
 

@@ -176,7 +176,23 @@ function severityOf(listed: Severity | undefined, other: Taxon): Severity {
 function speaksAgainst(other: Taxon, character: string, states: readonly string[]): boolean {
   if (CIRCUMSTANTIAL.includes(character)) return false
   const shown = other.characters[character]
-  return shown !== undefined && states.length > 0 && states.every((state) => !shown.includes(state))
+  if (shown === undefined) return states.length > 0 && lacksOrgan(other, character)
+  return states.length > 0 && states.every((state) => !shown.includes(state))
+}
+
+/** Characters of leaves on a stem, which a lichen has not: whoever sees one holds no lichen. */
+const OF_LEAVES_ON_STEMS = [
+  'leafArrangement',
+  'leafMargin',
+  'leafBase',
+  'leafVeins',
+  'leafSurface',
+  'stemCore',
+  'leafJoint',
+]
+
+function lacksOrgan({ lifeForm }: Taxon, character: string): boolean {
+  return lifeForm === 'lichen' && OF_LEAVES_ON_STEMS.includes(character)
 }
 
 function nextTells(
@@ -219,10 +235,10 @@ function rate(
   const rulesOut: string[] = []
   for (const stands of standing) {
     const counted = stands.ruledOutBy.some((by) => CHARACTERS[by]?.group === def?.group)
-    const shown = findTaxon(catalogue, stands.taxon)?.characters[character]
-    if (counted || shown === undefined) continue
+    const other = counted ? undefined : findTaxon(catalogue, stands.taxon)
+    if (other === undefined) continue
     // Each state of the claimed plant is taken as equally likely to be the one seen.
-    const share = states.filter((state) => !shown.includes(state)).length / states.length
+    const share = states.filter((state) => speaksAgainst(other, character, [state])).length / states.length
     if (share > 0) rulesOut.push(stands.taxon)
     worth += (share * DANGER_WEIGHT[stands.severity]) / (stands.needed - stands.ruledOutBy.length)
   }
