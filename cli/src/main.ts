@@ -34,7 +34,9 @@ export function run(args: readonly string[], readInput: () => string): Outcome {
         .map((line) => answerLine(verb, line))
         .join('\n'),
     )
-  const answer = answerText(verb, readInput())
+  const input = readInput()
+  // The catalogue may be asked for whole without a document.
+  const answer = answerText(verb, verb === 'catalogue' && input.trim() === '' ? '{}' : input)
   return answer.ok ? said(JSON.stringify(answer.value)) : refused(`${answer.path}: ${answer.message}`)
 }
 

@@ -93,7 +93,7 @@ describe('Identity', () => {
         'White snakeroot (toxic) still stands.',
         "Dog's mercury (toxic) still stands.",
         'Common figwort (irritant) still stands.',
-        'Spotted water hemlock (deadly) still stands.',
+        'Monkshood (deadly) still stands.',
         `${HARMFUL - 4} more harmful plants are not ruled out yet.`,
         'You have not yet said that you are certain.',
       ],

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from '../flora/records'
 import { SEVERITIES } from '../flora/taxon'
+import { CHARACTERS } from '../flora/vocabulary'
 import { clear, isHarmful, meetingsNeeded, seasonOf } from './clear'
 
 const see = (observed: Record<string, string[]>, over = {}) =>
@@ -11,6 +12,7 @@ const FULL = {
   leafMargin: ['serrate'],
   leafSurface: ['stinging-hairs'],
   stemSection: ['square'],
+  habit: ['erect'],
 }
 const FOOD = CATALOGUE.taxa.filter(
   ({ uses, neverFood }) => neverFood === undefined && uses.some(({ verdict }) => verdict !== 'never'),
@@ -22,7 +24,7 @@ describe('clearing a plant', () => {
     expect(see(FULL)).toMatchObject({ gate: 'open', contradictions: [], missing: [] })
     for (const left of Object.keys(FULL)) {
       const rest = Object.fromEntries(Object.entries(FULL).filter(([character]) => character !== left))
-      expect(see(rest)).toMatchObject({ gate: 'ajar', missing: [left] })
+      expect(see(rest)).toMatchObject({ gate: 'ajar', missing: left === 'habit' ? [] : [left] })
     }
     expect(see(FULL, { encounters: 1 }).gate).toBe('ajar')
     expect(see(FULL, { encounters: 2, certain: true }).gate).toBe('open')
@@ -121,7 +123,12 @@ describe('over the whole catalogue', () => {
             ruledOut: [],
             contradictions: [],
           })
-          const wrong = { ...observed, sap: ['milky'] }
+          const [character, states] = Object.entries(food.characters).find(([id]) => id === 'leafArrangement') ?? [
+            'leafType',
+            food.characters['leafType'] ?? [],
+          ]
+          const never = CHARACTERS[character]?.states.find((state) => !states.includes(state)) ?? ''
+          const wrong = { ...observed, [character]: [never] }
           expect(clear({ taxon: food.scientificName, observed: wrong }, CATALOGUE).gate).toBe('closed')
         },
       ),

@@ -93,6 +93,7 @@ export const FITTING_TELLS: readonly (readonly [string, string])[] = [
   ['leafMargin', 'serrate'],
   ['leafSurface', 'stinging-hairs'],
   ['stemSection', 'square'],
+  ['habit', 'erect'],
 ]
 
 /** A kitchen at 1,180 m, a clean patch, three eaters and two meetings with nettle. */

@@ -147,8 +147,7 @@ function identified(strand: Strand, entries: readonly Entry[], index: number, lo
     for (const [character, states] of seen)
       if (
         character !== 'habitatSeen' &&
-        other.characters[character] !== undefined &&
-        ![...states].some((state) => other.characters[character]?.includes(state))
+        ![...states].some((state) => (other.characters[character] ?? unknownOf(other, character)).includes(state))
       )
         against.add(CHARACTERS[character]?.group ?? character)
     return other === record || against.size >= needed
@@ -166,6 +165,12 @@ function identified(strand: Strand, entries: readonly Entry[], index: number, lo
   )
   const attested = of(all, 'certain-attested').length > 0
   return fits && keys && doubles && attested && days.size >= worst && untainted(strand, entries, index, lot)
+}
+
+/** What a record that is silent may still show: anything, but a lichen has no leaf on a stem. */
+function unknownOf({ lifeForm }: { lifeForm: string }, character: string): readonly string[] {
+  const leafy = /^leaf(Arrangement|Margin|Base|Veins|Surface|Joint)$|^stemCore$/.test(character)
+  return lifeForm === 'lichen' && leafy ? [] : (CHARACTERS[character]?.states ?? [])
 }
 
 /** No wrong taste, and no stray unsorted, in any lot that holds something of this picking. */
