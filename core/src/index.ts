@@ -7,11 +7,13 @@ export * from './quantity/range'
 // Plants
 export * from './flora/catalogue'
 export * from './flora/records'
+export * from './flora/search'
 export * from './flora/taxon'
 export * from './flora/vocabulary'
 export * from './identity/carriedOver'
 export * from './identity/clear'
 export * from './identity/lotTells'
+export * from './identity/tellsToSee'
 
 // The log and what is folded from it
 export * from './log/entries'

@@ -17,6 +17,10 @@ const KeyList = lazy(() => import('./KeyList'))
 const WelcomePlace = lazy(() => import('../books/WelcomePlace'))
 const BooksPlace = lazy(() => import('../books/BooksPlace'))
 const IllPlace = lazy(() => import('../ill/IllPlace'))
+const TellsPlace = lazy(() => import('../tells/TellsPlace'))
+const PlantsPlace = lazy(() => import('../plants/PlantsPlace'))
+const PlantPlace = lazy(() => import('../plants/PlantPlace'))
+const FieldCard = lazy(() => import('../plants/FieldCard'))
 const RecallPlace = lazy(() => import('../recall/RecallPlace'))
 
 /** The shell: the path on top, a place, the due list along the bottom. Nothing is shown as food before the book is read. */
@@ -67,6 +71,10 @@ export function App() {
               />
               <Route path="/basket" element={<BasketPlace />} />
               <Route path="/lot/:id" element={<LotPlace />} />
+              <Route path="/lot/:id/tells" element={<TellsPlace />} />
+              <Route path="/plants" element={<PlantsPlace />} />
+              <Route path="/plant/:name" element={<PlantPlace />} />
+              <Route path="/plant/:name/card" element={<FieldCard />} />
               <Route
                 path="/kitchen"
                 element={<SoonPlace name="Kitchen" tells="who does what on which burner, and when" />}

@@ -3,6 +3,7 @@ import { PLACES } from './places'
 
 const KEY_LIST = [
   ...PLACES.map(({ name }, index) => [String(index + 1), name] as const),
+  ['P', 'look a plant up'],
   ['W', 'weigh in'],
   ['T', 'taste the lot on screen'],
   ['N', 'what is due next'],

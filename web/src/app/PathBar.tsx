@@ -43,13 +43,16 @@ export function PathBar() {
       )}
       {ready && (
         <div className="path-end">
-          <NavLink to="/books" className="demo-note">
-            {open.kind === 'demo'
-              ? 'Demonstration book'
-              : open.kind === 'guest'
-                ? 'Somebody else’s, only read'
-                : 'Your book'}
-          </NavLink>
+          <span className="path-books">
+            <NavLink to="/plants">Plants</NavLink>
+            <NavLink to="/books" className="demo-note">
+              {open.kind === 'demo'
+                ? 'Demonstration book'
+                : open.kind === 'guest'
+                  ? 'Somebody else’s, only read'
+                  : 'Your book'}
+            </NavLink>
+          </span>
           <NavLink to="/ill" className="ill-link">
             Somebody is ill
           </NavLink>

@@ -18,6 +18,7 @@ export function useKeys(showList: () => void): void {
       const { pathname } = window.location
       const place = PLACES[Number(event.key) - 1]
       if (place !== undefined) void navigate(place.path)
+      else if (event.key === 'p' || event.key === 'P') void navigate('/plants')
       else if (event.key === 'w' || event.key === 'W') void navigate('/basket?weigh=1')
       else if ((event.key === 't' || event.key === 'T') && pathname.startsWith('/lot/'))
         void navigate(`${pathname}?taste=1`)

@@ -4,11 +4,20 @@ import { useNote } from '../controls/useNote'
 import { Doubles } from './LookForm'
 
 /** Certainty is all or nothing: a held press, after all that still could stand was shown. */
-export function AttestForm({ lot, context }: { lot: LotState; context: JudgeContext }) {
+export function AttestForm({
+  lot,
+  context,
+  alone = false,
+}: {
+  lot: LotState
+  context: JudgeContext
+  /** Without the list of doubles, where they stand beside it already. */
+  alone?: boolean
+}) {
   const { write, otherError } = useNote()
   return (
     <>
-      <Doubles lot={lot} context={context} />
+      {!alone && <Doubles lot={lot} context={context} />}
       <div className="acts">
         <HoldButton onHold={() => void write({ type: 'certain-attested', lot: lot.id }, 'Noted: certain')}>
           Hold: I am certain

@@ -11,11 +11,23 @@ import {
 } from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { useNote } from '../controls/useNote'
 import { TellDrawing } from '../drawing/TellDrawing'
 
 /** A tell is asked with its drawn states before anybody says whose state that is. Several may be seen in one stand. */
-export function LookForm({ lot, character, context }: { lot: LotState; character: string; context: JudgeContext }) {
+export function LookForm({
+  lot,
+  character,
+  context,
+  alone = false,
+}: {
+  lot: LotState
+  character: string
+  context: JudgeContext
+  /** Without the list of doubles, where they stand beside it already. */
+  alone?: boolean
+}) {
   const { write, otherError } = useNote()
   const [seen, setSeen] = useState<readonly string[]>([])
   const states = CHARACTERS[character]?.states ?? []
@@ -61,7 +73,7 @@ export function LookForm({ lot, character, context }: { lot: LotState; character
           {otherError([])}
         </p>
       )}
-      <Doubles lot={lot} context={context} />
+      {!alone && <Doubles lot={lot} context={context} />}
     </div>
   )
 }
@@ -82,7 +94,9 @@ export function Doubles({ lot, context }: { lot: LotState; context: JudgeContext
   const shown = harmful.slice(0, Math.max(listed.size, DOUBLES_SHOWN))
   return (
     <table className="doubles">
-      <caption>What it could be taken for</caption>
+      <caption>
+        What it could be taken for · <Link to={`/lot/${lot.id}/tells`}>see them side by side</Link>
+      </caption>
       <thead>
         <tr>
           <th scope="col">Plant</th>

@@ -42,7 +42,10 @@ export default function LotPlace() {
         <div>
           <h1>{name.title}</h1>
           <p>
-            <i>{name.scientificName}</i> · lot {lot.code} · {name.patch}
+            <Link to={`/plant/${encodeURIComponent(name.scientificName)}`}>
+              <i>{name.scientificName}</i>
+            </Link>{' '}
+            · lot {lot.code} · {name.patch}
           </p>
         </div>
         <RibbonDrawing

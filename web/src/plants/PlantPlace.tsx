@@ -1,0 +1,325 @@
+import {
+  CHARACTERS,
+  commonName,
+  findTaxon,
+  formatCount,
+  formatDay,
+  formatList,
+  formatMass,
+  isBegun,
+  kitchenAt,
+  limitHere,
+  meetingDays,
+  meetingsNeeded,
+  plainWords,
+  strandsOf,
+  tellsToSee,
+  type JudgeContext,
+  type Protocol,
+  type Taxon,
+  type Use,
+} from '@ellop/core'
+import { useMemo } from 'react'
+import { Link, useParams } from 'react-router'
+import { useJudgeContext } from '../book/bookStore'
+import { PlantSketch } from '../drawing/plant/sketch'
+import { TellDrawing } from '../drawing/TellDrawing'
+
+const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
+  'raw-ok': 'raw or cooked',
+  cook: 'cooked only',
+  'leach-then-cook': 'leached, then cooked',
+  'flavouring-only': 'as a flavour only',
+  never: 'never',
+}
+
+/** A plant's record: what of it is food and when, how it is told, what it is taken for, how it is treated, and one's own log of it. */
+export default function PlantPlace() {
+  const { name = '' } = useParams()
+  const context = useJudgeContext()
+  const taxon = findTaxon(context.catalogue, name)
+  if (taxon === undefined)
+    return (
+      <section className="empty">
+        <h1>No plant of that name is on record</h1>
+        <p>Nothing about it can be checked here, so nothing here may be eaten by that name.</p>
+        <p>
+          <Link to="/plants">Look for another</Link>
+        </p>
+      </section>
+    )
+  const kitchen = kitchenAt(context.book.house, context.now)
+  return (
+    <article className="plant">
+      <div className="plant-head">
+        <PlantSketch taxon={taxon} told={`${commonName(taxon)}, drawn from its record`} />
+        <div>
+          <h1>{commonName(taxon)}</h1>
+          <p className="names">
+            <i>{taxon.scientificName}</i> · {taxon.family}
+            {taxon.synonyms.length > 0 && (
+              <>
+                {' '}
+                · formerly <i>{taxon.synonyms.join(', ')}</i>
+              </>
+            )}
+          </p>
+          <p className="names">
+            {formatList([...taxon.commonNames.en.slice(1), ...taxon.commonNames.de, ...taxon.commonNames.fr]) || ' '}
+          </p>
+          {taxon.neverFood === undefined ? (
+            <Verdicts taxon={taxon} />
+          ) : (
+            <p className="refusal">
+              <strong>Never food ({taxon.severity}).</strong> {taxon.neverFood}
+            </p>
+          )}
+          <p>
+            <Link className="big-link" to="card">
+              Field card to print
+            </Link>
+          </p>
+        </div>
+      </div>
+      <Tells taxon={taxon} />
+      {taxon.lookalikes.length > 0 && <TakenFor taxon={taxon} context={context} />}
+      {taxon.uses
+        .filter(({ verdict }) => taxon.neverFood === undefined || verdict !== 'never')
+        .map((use) => (
+          <UseCard key={`${use.part} ${use.stage}`} use={use} elevation_m={kitchen?.elevation_m ?? 0} />
+        ))}
+      <OwnLog taxon={taxon} context={context} />
+      <p className="soft">
+        Kinds of source: {taxon.sources.join(', ')}. Read by one writer and one second reader; it defers to a botanist
+        who has the plant in hand, to local law, to a doctor and to the poison centre.
+      </p>
+    </article>
+  )
+}
+
+function Verdicts({ taxon }: { taxon: Taxon }) {
+  return (
+    <table className="verdicts">
+      <thead>
+        <tr>
+          <th scope="col">Part</th>
+          <th scope="col">Stage</th>
+          <th scope="col">Eaten</th>
+          <th scope="col">About when</th>
+        </tr>
+      </thead>
+      <tbody>
+        {taxon.uses.map(({ part, stage, verdict, window }) => (
+          <tr key={`${part} ${stage}`} className={verdict}>
+            <th scope="row">{plainWords(part)}</th>
+            <td>{plainWords(stage)}</td>
+            <td>{VERDICTS[verdict]}</td>
+            <td>{window === undefined ? '' : `${monthDay(window.from)} – ${monthDay(window.to)}`}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+const monthDay = (text: string) => `${Number(text.slice(3))} ${MONTHS[Number(text.slice(0, 2)) - 1] ?? ''}`
+
+function Tells({ taxon }: { taxon: Taxon }) {
+  return (
+    <section className="card">
+      <h2>How it is told</h2>
+      <p className="soft">
+        Key tells first. Every state that the plant shows; {formatCount(meetingsNeeded(taxon), 'meeting')} before it may
+        be eaten.
+      </p>
+      <ul className="tell-list">
+        {[
+          ...taxon.keyCharacters,
+          ...Object.keys(taxon.characters).filter((each) => !taxon.keyCharacters.includes(each)),
+        ].map((character) => (
+          <li key={character} className={taxon.keyCharacters.includes(character) ? 'key' : ''}>
+            <strong>{CHARACTERS[character]?.label}</strong>
+            <span className="drawn">
+              {(taxon.characters[character] ?? []).slice(0, 3).map((state) => (
+                <TellDrawing key={state} character={character} state={state} />
+              ))}
+            </span>
+            <span>{(taxon.characters[character] ?? []).map(plainWords).join(' or ')}</span>
+            {taxon.visible[character] !== undefined && <em>{taxon.visible[character].join(', ')} only</em>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function TakenFor({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
+  return (
+    <section className="card">
+      <h2>What it is taken for</h2>
+      <ul className="taken-for">
+        {taxon.lookalikes.map(({ scientificName, severity, why, tells }) => {
+          const other = findTaxon(context.catalogue, scientificName)
+          return (
+            <li key={scientificName} className={severity}>
+              {other !== undefined && <PlantSketch taxon={other} />}
+              <div>
+                <h3>
+                  {other === undefined ? (
+                    scientificName
+                  ) : (
+                    <Link to={`/plant/${encodeURIComponent(scientificName)}`}>{commonName(other)}</Link>
+                  )}{' '}
+                  <i>{scientificName}</i> <span className="tag">{severity}</span>
+                </h3>
+                <p>{why}</p>
+                <ul>
+                  {tells.map((tell) => (
+                    <li key={tell}>{tell}</li>
+                  ))}
+                </ul>
+              </div>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}
+
+function UseCard({ use, elevation_m }: { use: Use; elevation_m: number }) {
+  const title = `${plainWords(use.part)}, ${plainWords(use.stage)}`
+  if (use.verdict === 'never')
+    return (
+      <section className="card">
+        <h2>{title}: never</h2>
+        <p>{use.whyNever}</p>
+        {use.instead !== undefined && <p>Instead: {use.instead}.</p>}
+      </section>
+    )
+  return (
+    <section className="card use">
+      <h2>
+        {title}: {VERDICTS[use.verdict]}
+      </h2>
+      {use.tenderness !== undefined && <p>{use.tenderness}</p>}
+      {use.cut !== undefined && <p>{use.cut}</p>}
+      <div className="use-columns">
+        <div>
+          <h3>Hazards and what answers them</h3>
+          <ul>
+            {use.hazards.map(({ id, level, note, answers }) => (
+              <li key={id}>
+                <strong>{plainWords(id)}</strong> ({level}). {note} {answers.map(({ says }) => says).join(' ')}
+              </li>
+            ))}
+          </ul>
+          <h3>Who should mind</h3>
+          <ul>
+            {use.cautionFor.map(({ who, what, why }) => (
+              <li key={who}>
+                <strong>{plainWords(who)}</strong>: {what}. {why}
+              </li>
+            ))}
+            {use.amounts.map(({ who, perDay_g, why, school }) => (
+              <li key={`${who}${school ?? ''}`}>
+                <strong>{who}</strong>: {formatMass(perDay_g)} a day{school === undefined ? '' : ` (${school})`}. {why}
+              </li>
+            ))}
+          </ul>
+          <h3>Keeping</h3>
+          <ul>
+            {use.stores.map(({ store, after, says, keeps }) => (
+              <li key={store + after}>
+                <strong>
+                  {store}, {after}
+                </strong>
+                : {keeps.low} to {keeps.high} {keeps.unit}. {says}
+              </li>
+            ))}
+          </ul>
+          {use.edibleFraction !== undefined && (
+            <p className="soft">
+              Of what is picked about {percent(use.edibleFraction.usual)} goes on ({percent(use.edibleFraction.low)} to{' '}
+              {percent(use.edibleFraction.high)}
+              ).
+            </p>
+          )}
+        </div>
+        <div>
+          <h3>Schools</h3>
+          {use.protocols.map((protocol) => (
+            <School key={protocol.name} protocol={protocol} elevation_m={elevation_m} />
+          ))}
+        </div>
+      </div>
+    </section>
+  )
+}
+
+function School({
+  protocol: { name, standing, steps, why, goals },
+  elevation_m,
+}: {
+  protocol: Protocol
+  elevation_m: number
+}) {
+  return (
+    <section className="school">
+      <h4>
+        {name} <span className="tag">{standing}</span>{' '}
+        <span className="soft">to {goals.map(plainWords).join(', ')}</span>
+      </h4>
+      <ol>
+        {steps.map(({ op, critical, limit, check }, index) => {
+          const here = limit === undefined ? undefined : limitHere(limit, elevation_m)
+          return (
+            <li key={`${op} ${index}`} className={here?.reachable === false ? 'unreachable' : ''}>
+              <strong>{plainWords(op)}</strong>
+              {critical && <span className="tag limit">limit</span>} {here?.says ?? check ?? ''}
+            </li>
+          )
+        })}
+      </ol>
+      <p className="soft">{why}</p>
+    </section>
+  )
+}
+
+const percent = (share: number) => `${Math.round(share * 100)} %`
+
+/** What this cook's own log says of the plant. */
+function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
+  const lots = useMemo(
+    () =>
+      [...context.book.lots.values()].filter(
+        (lot) => isBegun(lot) && strandsOf(lot).some((strand) => strand.lot.weighedIn?.taxon === taxon.scientificName),
+      ),
+    [context.book, taxon],
+  )
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const days = meetingDays(taxon, context)
+  return (
+    <section className="card">
+      <h2>In your book</h2>
+      <p>
+        Met on {formatCount(days, 'day')}.{' '}
+        {lots.length === 0 ? 'Never weighed in.' : `${formatCount(lots.length, 'lot')} of it:`}
+      </p>
+      <ul className="own-lots">
+        {lots.map((lot) => (
+          <li key={lot.id}>
+            <Link to={`/lot/${lot.id}`}>{lot.code}</Link>{' '}
+            {lot.weighedIn !== null &&
+              `${formatMass(lot.weighedIn.mass_g)} of ${plainWords(lot.weighedIn.part)}, ${formatDay(lot.weighedIn.pickedAt, timeZone, true)}, ${context.book.house.patches[lot.weighedIn.patch]?.name ?? lot.weighedIn.patch}`}
+            {lot.sorted !== null && lot.weighedIn !== null && (
+              <> · {percent(lot.sorted.kept_g / lot.weighedIn.mass_g)} went on</>
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="soft">{tellsToSee(taxon, context.catalogue).length} looks tell it where all is typical.</p>
+    </section>
+  )
+}

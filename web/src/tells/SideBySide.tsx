@@ -1,0 +1,120 @@
+import { CHARACTERS, commonName, plainWords, type Taxon } from '@ellop/core'
+import { Link } from 'react-router'
+import { TellDrawing } from '../drawing/TellDrawing'
+
+const STATES_SHOWN = 3
+
+/** How another plant stands against what is claimed. */
+export interface Rival {
+  readonly taxon: Taxon
+  readonly says: string
+  readonly out: boolean
+}
+
+/**
+ * The claimed plant and others side by side, one row a tell, drawn. What was seen strikes out what it speaks against. Without
+ * observations it is a field card: what to look at, and how each looks.
+ */
+export function SideBySide({
+  claimed,
+  rivals,
+  rows,
+  observed,
+  caption,
+}: {
+  claimed: Taxon
+  rivals: readonly Rival[]
+  rows: readonly string[]
+  observed?: Readonly<Record<string, readonly string[]>>
+  caption: string
+}) {
+  return (
+    <div className="side-by-side" tabIndex={0} role="group" aria-label={caption}>
+      <table>
+        <caption className="unseen">{caption}</caption>
+        <thead>
+          <tr>
+            <td />
+            <PlantHead taxon={claimed} says="what you claim" className="claimed" />
+            {rivals.map(({ taxon, says, out }) => (
+              <PlantHead key={taxon.scientificName} taxon={taxon} says={says} className={out ? 'out' : 'stands'} />
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((character) => {
+            const seen = observed?.[character]
+            return (
+              <tr key={character}>
+                <th scope="row">
+                  {CHARACTERS[character]?.label ?? character}
+                  {seen !== undefined && <span className="saw">you saw: {seen.map(plainWords).join(', ')}</span>}
+                </th>
+                <Cell taxon={claimed} character={character} seen={seen} claimed out={false} />
+                {rivals.map(({ taxon, out }) => (
+                  <Cell key={taxon.scientificName} taxon={taxon} character={character} seen={seen} out={out} />
+                ))}
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+function PlantHead({ taxon, says, className }: { taxon: Taxon; says: string; className: string }) {
+  return (
+    <th scope="col" className={className}>
+      <Link to={`/plant/${encodeURIComponent(taxon.scientificName)}`}>{commonName(taxon)}</Link>
+      <i>{taxon.scientificName}</i>
+      <span>{says}</span>
+    </th>
+  )
+}
+
+function Cell({
+  taxon,
+  character,
+  seen,
+  claimed = false,
+  out,
+}: {
+  taxon: Taxon
+  character: string
+  seen: readonly string[] | undefined
+  claimed?: boolean
+  out: boolean
+}) {
+  const states = taxon.characters[character] ?? []
+  const fits = seen === undefined ? undefined : states.length === 0 || seen.some((state) => states.includes(state))
+  const shown = [
+    ...states.filter((state) => seen?.includes(state)),
+    ...states.filter((state) => !seen?.includes(state)),
+  ]
+  const mark = fits === undefined || states.length === 0 ? undefined : fits
+  return (
+    <td className={`${claimed ? 'claimed' : ''} ${out ? 'out' : ''} ${mark === false ? 'against' : ''}`}>
+      {mark !== undefined && (
+        <svg viewBox="0 0 20 20" className="mark" role="img" aria-label={mark ? 'fits' : 'speaks against it'}>
+          <path d={mark ? 'M3 11l5 5 9-12' : 'M4 4l12 12M16 4L4 16'} />
+        </svg>
+      )}
+      {states.length === 0 ? (
+        <span className="unknown">not on record</span>
+      ) : (
+        <>
+          <span className="drawn">
+            {shown.slice(0, STATES_SHOWN).map((state) => (
+              <TellDrawing key={state} character={character} state={state} />
+            ))}
+          </span>
+          <span className="words">
+            {shown.slice(0, STATES_SHOWN).map(plainWords).join(' or ')}
+            {shown.length > STATES_SHOWN && ` or ${shown.length - STATES_SHOWN} more`}
+          </span>
+        </>
+      )}
+    </td>
+  )
+}

@@ -1,0 +1,124 @@
+import {
+  CHARACTERS,
+  commonName,
+  countingTells,
+  findTaxon,
+  formatCount,
+  gateViews,
+  isHarmful,
+  lotClearance,
+  meetingDays,
+  meetingsNeeded,
+  plainWords,
+  type GateView,
+} from '@ellop/core'
+import { Link, useParams } from 'react-router'
+import { useJudgeContext } from '../book/bookStore'
+import { GateMark } from '../drawing/GateMark'
+import { AttestForm } from '../lot/AttestForm'
+import { LookForm } from '../lot/LookForm'
+import { rivalsOf } from './rivals'
+import { SideBySide } from './SideBySide'
+
+/** Telling the plant: the gate and why, the one thing to look at next, and what was seen against what still stands. */
+export default function TellsPlace() {
+  const { id = '' } = useParams()
+  const context = useJudgeContext()
+  const lot = context.book.lots.get(id)
+  const taxon = findTaxon(context.catalogue, lot?.weighedIn?.taxon ?? '')
+  if (lot === undefined || lot.weighedIn === null || taxon === undefined)
+    return (
+      <section className="empty">
+        <h1>There is nothing to tell here</h1>
+        <p>A lot is told as it was picked; one that was joined or opened is told part by part.</p>
+        <p>
+          <Link to="/basket">To the basket</Link>
+        </p>
+      </section>
+    )
+  const clearance = lotClearance(lot, taxon, context)
+  const [gate] = gateViews(lot, context)
+  const observed: Record<string, readonly string[]> = {}
+  for (const { character, answer, states } of countingTells(lot))
+    if (answer === 'seen') observed[character] = [...new Set([...(observed[character] ?? []), ...states])]
+  const next = clearance.next[0]?.character
+  const told = clearance.missing.length === 0 && !clearance.standing.some(isHarmful)
+  const asking = gate?.state === 'ajar' && next !== undefined && !told
+  const rivals = rivalsOf(taxon, clearance, context.catalogue)
+  return (
+    <div className="tells">
+      <section className="tells-ask">
+        <p className="crumbs">
+          <Link to={`/lot/${lot.id}`}>Lot {lot.code}</Link> · Identity
+        </p>
+        <h1>Is it {commonName(taxon).toLowerCase()}?</h1>
+        <p className="soft">
+          <i>{taxon.scientificName}</i> · {plainWords(lot.weighedIn.part)}, {plainWords(lot.weighedIn.stage)}
+        </p>
+        {gate !== undefined && (
+          <GateCard gate={gate} standing={clearance.standing.filter(isHarmful).map((each) => each.taxon)} />
+        )}
+        {asking ? (
+          <div className="tells-next">
+            <h2>Look next: {CHARACTERS[next]?.ask}</h2>
+            <LookForm key={next} lot={lot} character={next} context={context} alone />
+          </div>
+        ) : (
+          lot.attestedAt === null &&
+          gate?.state === 'ajar' && (
+            <div className="tells-next">
+              <h2>Are you certain?</h2>
+              <AttestForm lot={lot} context={context} alone />
+            </div>
+          )
+        )}
+        <p className="soft">
+          You have met it on {formatCount(meetingDays(taxon, context), 'day')}; {meetingsNeeded(taxon)} are wanted
+          before it may be eaten. Ellop never names a plant for you: it holds you to looking.
+        </p>
+        <p>
+          <Link to={`/plant/${encodeURIComponent(taxon.scientificName)}/card`}>Field card to print</Link>
+        </p>
+      </section>
+      <section className="tells-beside">
+        {Object.keys(observed).length === 0 ? (
+          <p className="soft">
+            Nothing has been looked at yet. What others look like is shown beside it once you have said what you see, so
+            that nobody’s answer is led.
+          </p>
+        ) : (
+          <SideBySide
+            claimed={taxon}
+            rivals={rivals}
+            rows={Object.keys(observed)}
+            observed={observed}
+            caption={`${commonName(taxon)} and what it could be taken for, tell by tell`}
+          />
+        )}
+      </section>
+    </div>
+  )
+}
+
+function GateCard({ gate, standing }: { gate: GateView; standing: readonly string[] }) {
+  const title = {
+    open: 'Open: it is told',
+    ajar:
+      standing.length === 0
+        ? 'Ajar'
+        : `Ajar: ${formatCount(standing.length, 'harmful plant')} still stand${standing.length === 1 ? 's' : ''}`,
+    closed: 'Closed: it is not this plant',
+    ahead: 'Not reached yet',
+  }[gate.state]
+  return (
+    <section className={`gate-card ${gate.state}`}>
+      <svg viewBox="-24 -24 48 48" width={60} height={60} aria-hidden="true">
+        <GateMark state={gate.state} current />
+      </svg>
+      <div>
+        <h2>{title}</h2>
+        <p>{gate.reasons.slice(0, 3).join(' ')}</p>
+      </div>
+    </section>
+  )
+}
