@@ -18,6 +18,7 @@ import {
 } from '@ellop/core'
 import { DEMO_OPENS_AT } from '@ellop/demo'
 import { benchBrowser } from './benchBrowser'
+import { benchTells } from './benchTells'
 import { demo, manyYears, renamed } from './largeBook'
 
 const ROUNDS = 7
@@ -94,6 +95,7 @@ for (const [name, time, target] of rows)
     `${name.padEnd(44)} ${time.toFixed(2).padStart(9)} ms  ${(time / reference).toFixed(2).padStart(8)} × reference  ${target}`,
   )
 firstView()
+benchTells()
 await benchBrowser(large, reference)
 
 /** Compressed script that the first view loads: the page's own script and what it imports at once. */

@@ -13,6 +13,7 @@ export * from './flora/vocabulary'
 export * from './identity/carriedOver'
 export * from './identity/clear'
 export * from './identity/lotTells'
+export * from './identity/separation'
 export * from './identity/tellsToSee'
 
 // The log and what is folded from it

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from '../flora/records'
 import { SEVERITIES } from '../flora/taxon'
 import { CHARACTERS } from '../flora/vocabulary'
+import { SEPARATION_EXCEPTIONS, separationOf } from './separation'
 import { clear, isHarmful, meetingsNeeded, seasonOf } from './clear'
 
 const see = (observed: Record<string, string[]>, over = {}) =>
@@ -17,6 +18,7 @@ const FULL = {
 const FOOD = CATALOGUE.taxa.filter(
   ({ uses, neverFood }) => neverFood === undefined && uses.some(({ verdict }) => verdict !== 'never'),
 )
+const HARMFUL = CATALOGUE.taxa.filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
 const DANGER = CATALOGUE.taxa.filter(({ role }) => role === 'danger')
 
 describe('clearing a plant', () => {
@@ -96,7 +98,52 @@ describe('over the whole catalogue', () => {
         fc.property(honest(danger), fc.constantFrom(...FOOD), (observed, food) => {
           expect(clear({ taxon: food.scientificName, observed }, CATALOGUE).gate).not.toBe('open')
         }),
-        { numRuns: 300 },
+        { numRuns: 40 },
+      )
+  })
+  it('parts every food from every deadly and toxic plant by independent tells; two sure ones from each it is listed with', () => {
+    for (const food of FOOD)
+      for (const { scientificName } of food.lookalikes) {
+        const other = HARMFUL.find((each) => each.scientificName === scientificName)
+        if (other === undefined) continue
+        const pair = `${food.scientificName} | ${scientificName}`
+        if (SEPARATION_EXCEPTIONS[pair] === undefined)
+          expect(separationOf(food, other).sure.length, pair).toBeGreaterThanOrEqual(2)
+        else expect(separationOf(food, other).sure.length, `${pair} needs no exception`).toBeLessThan(2)
+      }
+    const few = FOOD.flatMap((food) =>
+      HARMFUL.filter((other) => other !== food && separationOf(food, other).sure.length < 2),
+    )
+    expect(few.length).toBeLessThanOrEqual(10)
+  })
+  it('any honest and full observation of a food opens its gate, but where a double shares what may be seen', () => {
+    for (const food of FOOD) {
+      const shares = HARMFUL.some((other) => other !== food && separationOf(food, other).sure.length < 2)
+      if (shares) continue
+      fc.assert(
+        fc.property(honest(food), (observed) => {
+          expect(clear({ taxon: food.scientificName, observed }, CATALOGUE).gate).toBe('open')
+        }),
+        { numRuns: 25 },
+      )
+    }
+  })
+  it('one wrong answer about a listed double never opens the gate that it should shut', () => {
+    const pairs = FOOD.flatMap((food) =>
+      food.lookalikes.flatMap(({ scientificName }) => {
+        const double = HARMFUL.find((each) => each.scientificName === scientificName)
+        return double === undefined ? [] : [{ food, double }]
+      }),
+    )
+    expect(pairs.length).toBeGreaterThan(200)
+    for (const { food, double } of pairs)
+      fc.assert(
+        fc.property(honest(double), honest(food), fc.nat(), (truth, claim, which) => {
+          const wrong = Object.keys(claim)[which % Object.keys(claim).length] ?? ''
+          const observed = { ...truth, [wrong]: claim[wrong] ?? [] }
+          expect(clear({ taxon: food.scientificName, observed }, CATALOGUE).gate, `${wrong}`).not.toBe('open')
+        }),
+        { numRuns: 20 },
       )
   })
   it('the typical plant opens its own gate: every food record has a set of states that clears it', () => {

@@ -103,13 +103,7 @@ export function judgeTells(
   const { observed, encounters, certain } = observation
   const contradictions = contradictionsOf(claimed, observed)
   const missing = claimed.keyCharacters.filter((character) => (observed[character] ?? []).length === 0)
-  const listed = new Map(claimed.lookalikes.map(({ scientificName, severity }) => [scientificName, severity]))
-  const seen = Object.entries(observed)
-  const others = catalogue.taxa
-    .filter((other) => other !== claimed)
-    .map((other) => standingOf(listed, other, seen))
-    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity))
-  const standing = others.filter((other) => other.ruledOutBy.length < other.needed)
+  const { standing, ruledOut } = rivals(claimed, observed, catalogue)
   const encountersNeeded = meetingsNeeded(claimed)
   const harmful = standing.filter(isHarmful)
   const tooNew = encounters !== undefined && encounters < encountersNeeded
@@ -119,10 +113,38 @@ export function judgeTells(
     contradictions,
     missing,
     standing,
-    ruledOut: others.filter((other) => !standing.includes(other)),
+    ruledOut,
     claimed,
     encountersNeeded,
   }
+}
+
+type Rivals = Pick<Clearance, 'standing' | 'ruledOut'>
+
+/** The same claims and sights are judged again and again, by every gate and for every lot of a plant. */
+const JUDGED = new WeakMap<Catalogue, Map<string, Rivals>>()
+const JUDGED_AT_MOST = 2000
+
+/** Every other plant of the catalogue against what was seen, worst first. */
+function rivals(claimed: Taxon, observed: Observation['observed'], catalogue: Catalogue): Rivals {
+  const known = JUDGED.get(catalogue) ?? new Map<string, Rivals>()
+  JUDGED.set(catalogue, known)
+  const seen = Object.entries(observed).sort(([a], [b]) => (a < b ? -1 : 1))
+  const key = `${claimed.scientificName}|${seen.map(([character, states]) => `${character}:${states.join()}`).join('|')}`
+  const found = known.get(key)
+  if (found !== undefined) return found
+  const listed = new Map(claimed.lookalikes.map(({ scientificName, severity }) => [scientificName, severity]))
+  const others = catalogue.taxa
+    .filter((other) => other !== claimed)
+    .map((other) => standingOf(listed, other, seen))
+    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity))
+  const judged = {
+    standing: others.filter((other) => other.ruledOutBy.length < other.needed),
+    ruledOut: others.filter((other) => other.ruledOutBy.length >= other.needed),
+  }
+  if (known.size >= JUDGED_AT_MOST) known.clear()
+  known.set(key, judged)
+  return judged
 }
 
 /** Whether eating the plant in mistake would hurt. */

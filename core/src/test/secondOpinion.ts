@@ -139,19 +139,7 @@ function identified(strand: Strand, entries: readonly Entry[], index: number, lo
     [...states].every((state) => record.characters[character]?.includes(state) ?? true),
   )
   const keys = record.keyCharacters.every((character) => (seen.get(character)?.size ?? 0) > 0)
-  const doubles = CATALOGUE.taxa.every((other) => {
-    const listed = record.lookalikes.find(({ scientificName }) => scientificName === other.scientificName)?.severity
-    const severity = other.role === 'danger' ? other.severity : (listed ?? other.severity)
-    const needed = severity === 'deadly' || severity === 'toxic' ? 2 : severity === 'irritant' ? 1 : 0
-    const against = new Set<string>()
-    for (const [character, states] of seen)
-      if (
-        character !== 'habitatSeen' &&
-        ![...states].some((state) => (other.characters[character] ?? unknownOf(other, character)).includes(state))
-      )
-        against.add(CHARACTERS[character]?.group ?? character)
-    return other === record || against.size >= needed
-  })
+  const doubles = noDoubleStands(record, seen)
   const worst = record.lookalikes.some(({ severity }) => severity === 'deadly')
     ? 3
     : record.lookalikes.some(({ severity }) => severity === 'toxic')
@@ -165,6 +153,33 @@ function identified(strand: Strand, entries: readonly Entry[], index: number, lo
   )
   const attested = of(all, 'certain-attested').length > 0
   return fits && keys && doubles && attested && days.size >= worst && untainted(strand, entries, index, lot)
+}
+
+/** The same question is asked at every serving of a log; its answer hangs on the record and the sights alone. */
+const ASKED = new Map<string, boolean>()
+
+function noDoubleStands(
+  record: (typeof CATALOGUE.taxa)[number],
+  seen: ReadonlyMap<string, ReadonlySet<string>>,
+): boolean {
+  const key = JSON.stringify([record.scientificName, [...seen].map(([character, states]) => [character, ...states])])
+  const asked = ASKED.get(key)
+  if (asked !== undefined) return asked
+  const result = CATALOGUE.taxa.every((other) => {
+    const listed = record.lookalikes.find(({ scientificName }) => scientificName === other.scientificName)?.severity
+    const severity = other.role === 'danger' ? other.severity : (listed ?? other.severity)
+    const needed = severity === 'deadly' || severity === 'toxic' ? 2 : severity === 'irritant' ? 1 : 0
+    const against = new Set<string>()
+    for (const [character, states] of seen)
+      if (
+        character !== 'habitatSeen' &&
+        ![...states].some((state) => (other.characters[character] ?? unknownOf(other, character)).includes(state))
+      )
+        against.add(CHARACTERS[character]?.group ?? character)
+    return other === record || against.size >= needed
+  })
+  ASKED.set(key, result)
+  return result
 }
 
 /** What a record that is silent may still show: anything, but a lichen has no leaf on a stem. */
