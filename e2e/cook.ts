@@ -1,15 +1,6 @@
 import { CATALOGUE, CHARACTERS, plainWords, requireTaxon } from '@ellop/core'
 import { expect, type Locator, type Page } from '@playwright/test'
 
-/** What a cook would answer to each question about true nettle tops. */
-const NETTLE_ANSWERS: Readonly<Record<string, string>> = {
-  'What is on the leaf?': 'stinging hairs',
-  'How do the leaves sit on the stem?': 'opposite',
-  'What is the edge of the leaf like?': 'serrate',
-  'Roll the stem between finger and thumb. What is its section?': 'square',
-  'What is on the stem?': 'stinging',
-}
-
 /** Opens the demonstration with a machine clock that the test can move. */
 export async function openDemo(page: Page, path = '/basket'): Promise<void> {
   await page.clock.install()
@@ -48,25 +39,13 @@ export async function weighIn(
   await dialog.getByRole('button', { name: 'Weigh in' }).click()
 }
 
-/** Looks at every tell that is asked, until certainty is asked for. */
-export async function tellNettle(page: Page): Promise<void> {
-  const title = page.locator('#now-title')
-  for (let look = 0; look < 8; look++) {
-    const question = (await title.textContent()) ?? ''
-    const answer = NETTLE_ANSWERS[question]
-    if (answer === undefined) break
-    await page.getByRole('group', { name: 'What you see' }).getByRole('button', { name: answer, exact: true }).click()
-    await page.getByRole('button', { name: 'That is what I see' }).click()
-    await expect(title).not.toHaveText(question)
-  }
-  await expect(title).toHaveText('Are you certain?')
-}
+export const tellNettle = (page: Page) => tellPlant(page, 'Urtica dioica')
 
 /** Looks at every tell that is asked of a plant, as its record says it looks, until certainty is asked for. */
 export async function tellPlant(page: Page, scientificName: string): Promise<void> {
   const taxon = requireTaxon(CATALOGUE, scientificName)
   const title = page.locator('#now-title')
-  for (let look = 0; look < 12; look++) {
+  for (let look = 0; look < 14; look++) {
     const question = (await title.textContent()) ?? ''
     const character = Object.keys(CHARACTERS).find((id) => CHARACTERS[id]?.ask === question)
     if (character === undefined) break

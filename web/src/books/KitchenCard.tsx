@@ -77,7 +77,10 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
       label={label}
       unit={unit}
       value={numbers[field]}
-      onChange={(text) => setNumbers({ ...numbers, [field]: text })}
+      onChange={(text) => {
+        setNumbers({ ...numbers, [field]: text })
+        setWrong({})
+      }}
       hint={hint}
       error={errorFor(field)}
     />

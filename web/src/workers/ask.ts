@@ -29,5 +29,11 @@ function startWorker(): Worker {
     waiting.get(data.id)?.(data)
     waiting.delete(data.id)
   }
+  // A worker that could not start answers nothing: whoever waits is told, and the next question starts another.
+  started.onerror = () => {
+    for (const [id, tell] of waiting) tell({ id, ok: false, message: 'the engine stopped' })
+    waiting.clear()
+    worker = undefined
+  }
   return started
 }

@@ -1,4 +1,4 @@
-import { leach, readBookFile } from '@ellop/core'
+import { leach, readBookFile } from '@ellop/core/engines'
 
 /** The engines that run beside the screen. The worker's table and the caller's types are both derived from this one map. */
 export const ENGINES = { leach, readBookFile }
