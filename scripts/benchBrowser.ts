@@ -63,13 +63,15 @@ export async function benchBrowser(large: readonly Entry[], reference: number): 
     await desk.getByText('Noted').last().waitFor()
     await desk.waitForTimeout(2500)
     print('browser: note one entry, scripting', await scripting(desk, () => meet.click(), 'Noted'), '< 50 ms')
-    await desk.goto('/notebook?find=27-004')
+    await desk.goto('/notebook?find=sorted')
     await desk
       .getByRole('button', { name: /^Change the time: Sorted/ })
       .first()
       .click()
-    await desk.getByLabel('Day').fill('2027-05-17')
-    await desk.getByLabel('Why').fill('the clock was wrong')
+    const dialog = desk.getByRole('dialog')
+    await dialog.getByLabel('Day').fill('2027-05-16')
+    await dialog.getByLabel('Time').fill('14:01')
+    await dialog.getByLabel('Why').fill('the clock was wrong')
     const redate = desk.getByRole('button', { name: 'Hold: change the time' })
     print(
       'browser: date one back, scripting',
@@ -80,7 +82,7 @@ export async function benchBrowser(large: readonly Entry[], reference: number): 
       .getByRole('button', { name: /^Strike out: Sorted/ })
       .first()
       .click()
-    await desk.getByLabel('Why').fill('not so')
+    await dialog.getByLabel('Why').fill('not so')
     const strike = desk.getByRole('button', { name: 'Hold: strike it out' })
     print(
       'browser: strike one out, scripting',

@@ -1,4 +1,4 @@
-import { foldLog, type Entry } from '@ellop/core'
+import { addDays, foldLog, type Entry } from '@ellop/core'
 import { DEMO_OPENS_AT, makeDemoBook } from '@ellop/demo'
 
 export const ENTRIES = 100_000
@@ -6,11 +6,16 @@ export const ENTRIES = 100_000
 const HOUSE_TYPES = ['kitchen-set', 'ground-noted', 'eater-noted']
 
 export const demo = makeDemoBook()
-/** Gives a copy of an entry names of its own. */
-export const renamed = (copy: number) => (key: string, value: unknown) =>
-  typeof value === 'string' && ['id', 'lot', 'into', 'begun', 'entry', 'pack'].includes(key)
-    ? `${value}-${copy}`
-    : value
+const INSTANT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/
+/** Each copy lies so many days before the one after it: a hundred thousand entries are some twenty years. */
+const DAYS_APART = 12
+
+/** Gives a copy of an entry names and a time of its own. */
+export const renamed = (copy: number) => (key: string, value: unknown) => {
+  if (typeof value !== 'string') return value
+  if (INSTANT.test(value)) return addDays(value, -copy * DAYS_APART)
+  return ['id', 'lot', 'into', 'begun', 'entry', 'pack'].includes(key) ? `${value}-${copy}` : value
+}
 
 /** The demonstration's lots over and over as other lots of earlier years, all but the last used up: a book of many years. */
 export function manyYears(): readonly Entry[] {

@@ -41,7 +41,10 @@ const running = async (page: Page) => {
 await shoot('welcome', '/')
 await shoot('basket', '/basket')
 await shoot('lot-running', '/lot/27-004', DESK, running)
-await shoot('lot-tells', '/lot/27-006')
+await shoot('tells', '/lot/27-006/tells')
+await shoot('plant', '/plant/Allium%20ursinum')
+await shoot('plants', '/plants?find=hemlock')
+await shoot('field-card', '/plant/Aegopodium%20podagraria/card')
 await shoot('lot-leach', '/lot/27-005')
 await shoot('lot-story', '/lot/26-014', DESK, async (page) => {
   await page.getByRole('tab', { name: 'Story' }).click()
@@ -49,7 +52,6 @@ await shoot('lot-story', '/lot/26-014', DESK, async (page) => {
   await page.waitForTimeout(300)
 })
 await shoot('larder', '/larder')
-await shoot('larder-label', '/larder?label=26-018-a', DESK, (page) => page.waitForTimeout(600))
 await shoot('table', '/table', DESK, async (page) => {
   for (const name of ['Mirl', 'Oswin', 'Tove', 'Pell']) await page.getByRole('checkbox', { name }).check()
   await page.evaluate(() => window.scrollTo(0, 0))

@@ -32,7 +32,9 @@ function pickingIdentity(lot: LotState, context: JudgeContext): Finding {
   const taxon = lot.weighedIn === null ? undefined : findTaxon(context.catalogue, lot.weighedIn.taxon)
   if (taxon === undefined) return closedBy('This plant is not in the catalogue, so nothing can be checked.')
   const clearance = lotJudged(lot, taxon, context)
-  const carried = carriedOver(lot, taxon, context)
+  // What was all seen on this lot needs nothing carried over.
+  const told = clearance.missing.length === 0 && !clearance.standing.some(isHarmful)
+  const carried = told ? undefined : carriedOver(lot, taxon, context)
   const ajar = [
     ...(strayPending(lot) ? [STRAY] : []),
     ...(carried === undefined ? missingReasons(clearance, lot) : []),

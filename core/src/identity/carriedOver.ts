@@ -5,9 +5,11 @@ import type { BookState } from '../log/fold'
 import { kitchenAt } from '../log/houseState'
 import { kinOf } from '../lot/kin'
 import type { LotState } from '../lot/lotState'
-import { dayOf, type Instant } from '../quantity/instant'
+import { addDays, dayOf, type Instant } from '../quantity/instant'
 import { isHarmful } from './clear'
 import { countingTells, lotJudged } from './lotTells'
+
+const LONGEST_YEAR_days = 367
 
 /** What an earlier lot spares this one. */
 export interface CarriedOver {
@@ -31,6 +33,7 @@ export function carriedOver(
   if (weighedIn === null || hasDeadlyDouble(taxon)) return undefined
   const timeZone = kitchenAt(book.house, weighedIn.pickedAt)?.timeZone ?? 'UTC'
   const day = dayOf(weighedIn.pickedAt, timeZone)
+  const yearBefore = addDays(weighedIn.pickedAt, -LONGEST_YEAR_days)
   const same = [...book.lots.values()].filter(
     (other) =>
       other.id !== lot.id &&
@@ -40,6 +43,8 @@ export function carriedOver(
       other.weighedIn.part === weighedIn.part &&
       other.weighedIn.stage === weighedIn.stage &&
       other.weighedIn.pickedAt < weighedIn.pickedAt &&
+      // Making a calendar day is dear: only for what can be of the same year at all.
+      other.weighedIn.pickedAt > yearBefore &&
       dayOf(other.weighedIn.pickedAt, timeZone).slice(0, 4) === day.slice(0, 4) &&
       findTaxon(catalogue, other.weighedIn.taxon) === taxon,
   )

@@ -49,13 +49,27 @@ export function countingTells(lot: LotState): readonly TellFact[] {
   return firstCutAt === null ? lot.tells : lot.tells.filter(({ at }) => at < firstCutAt)
 }
 
+type Meetings = readonly { readonly at: Instant }[]
+
+/** The calendar days of a list of meetings in a time zone; the list never changes, and the same one is asked for by every gate. */
+const DAYS = new WeakMap<Meetings, Map<string, readonly string[]>>()
+
+function daysOf(meetings: Meetings, timeZone: string): readonly string[] {
+  const known = DAYS.get(meetings) ?? new Map<string, readonly string[]>()
+  DAYS.set(meetings, known)
+  const days = known.get(timeZone) ?? meetings.map(({ at }) => dayOf(at, timeZone))
+  known.set(timeZone, days)
+  return days
+}
+
 /** Distinct days on which the cook met the plant, up to now. */
 export function meetingDays(taxon: Taxon, { book, now }: Pick<Moment, 'book' | 'now'>): number {
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
-  const names = [taxon.scientificName, ...taxon.synonyms]
-  const days = names
-    .flatMap((name) => book.house.meetings[name] ?? [])
-    .filter(({ at }) => at <= now)
-    .map(({ at }) => dayOf(at, timeZone))
-  return new Set(days).size
+  const met = new Set<string>()
+  for (const name of [taxon.scientificName, ...taxon.synonyms]) {
+    const meetings = book.house.meetings[name] ?? []
+    const days = daysOf(meetings, timeZone)
+    for (const [index, { at }] of meetings.entries()) if (at <= now) met.add(days[index] ?? '')
+  }
+  return met.size
 }

@@ -81,7 +81,7 @@ export function formatDay(instant: Instant, timeZone: string, withYear = false):
 const calendars = new Map<string, Intl.DateTimeFormat>()
 
 function calendar(locale: string, timeZone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  const key = `${locale} ${timeZone} ${JSON.stringify(options)}`
+  const key = `${locale} ${timeZone} ${Object.keys(options).join()}`
   const made = calendars.get(key) ?? new Intl.DateTimeFormat(locale, { timeZone, ...options })
   calendars.set(key, made)
   return made

@@ -1,5 +1,6 @@
 import type { HouseState } from '../houseState'
 import type { LotState } from '../../lot/lotState'
+import type { Instant } from '../../quantity/instant'
 import type { LotId } from '../entry'
 import { bathChanged, type BathChanged } from './bathChanged'
 import { certainAttested, type CertainAttested } from './certainAttested'
@@ -120,5 +121,9 @@ export function applyHouse(house: HouseState, entry: HouseEntry): HouseState {
 /** What a lot entry does. */
 export function applyLot(lot: LotState, entry: LotEntry): LotState {
   const def = LOT_DEFS[entry.type] as { apply: (state: LotState, entry: LotEntry) => LotState }
-  return { ...def.apply(lot, entry), lastAt: entry.at }
+  const next: LotState & { lastAt: Instant | null } = def.apply(lot, entry)
+  if (next === lot) return { ...lot, lastAt: entry.at }
+  // It was made just now and nobody else holds it: a hundred thousand copies are spared.
+  next.lastAt = entry.at
+  return next
 }

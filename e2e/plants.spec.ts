@@ -1,0 +1,62 @@
+import { expect, test } from '@playwright/test'
+import { openDemo } from './cook'
+
+test('a plant is found by a misspelling and an older name; one name for several is said, and an unknown one too', async ({
+  page,
+}) => {
+  await openDemo(page, '/plants')
+  const find = page.getByLabel('Find a plant')
+  await find.fill('ramsens')
+  await expect(page.locator('.plant-list li').first()).toContainText('Allium ursinum')
+  await find.fill('Tamus communis')
+  await expect(page.getByText('bears another name now')).toContainText('Dioscorea communis')
+  await find.fill('hemlock')
+  const shared = page.getByRole('region', { name: 'One name, several plants' })
+  await expect(shared).toContainText('“hemlock” means')
+  await expect(shared.locator('li')).toHaveCount(3)
+  await find.fill('roots in january')
+  await expect(page.locator('.plant-list')).toContainText('Dandelion')
+  await find.fill('qqzz')
+  await expect(page.getByRole('heading', { name: 'No plant of that name is on record' })).toBeVisible()
+  await page.goto('/plant/Planta%20ignota')
+  await expect(page.getByText('Nothing about it can be checked here')).toBeVisible()
+})
+
+test('a plant’s page says what of it is food, what it is taken for and what one’s own book says; its card fits one page', async ({
+  page,
+}) => {
+  await openDemo(page, '/plant/Sambucus%20nigra')
+  await expect(page.locator('.verdicts tr.never').first()).toContainText('never')
+  await expect(page.locator('.taken-for')).toContainText('Sambucus ebulus')
+  await expect(page.getByRole('heading', { name: 'In your book' })).toBeVisible()
+  await expect(page.locator('.own-lots li').first()).toBeVisible()
+  await page.goto('/plant/Conium%20maculatum')
+  await expect(page.locator('.refusal')).toContainText('Never food (deadly).')
+  await page.goto('/plant/Aegopodium%20podagraria/card')
+  await expect(page.locator('.side-by-side thead')).toContainText('Poison hemlock')
+  expect(await page.locator('.side-by-side .tell-drawing').count()).toBeGreaterThan(8)
+  await page.emulateMedia({ media: 'print' })
+  const pdf = await page.pdf({ format: 'A4', landscape: true })
+  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1)
+})
+
+test('telling: each state is drawn, nobody’s marks lead the answer, a wrong state shuts the gate, and the reason is beside it', async ({
+  page,
+}) => {
+  await openDemo(page, '/lot/27-006/tells')
+  await expect(page.getByRole('heading', { name: 'Is it ramsons?' })).toBeVisible()
+  const gate = page.locator('.gate-card')
+  await expect(gate).toContainText('Ajar')
+  const question = page.locator('.tells-next h2')
+  const asked = (await question.textContent()) ?? ''
+  const label = asked.includes('feel') ? 'Feel of the leaf' : 'nothing'
+  // What is being asked stands in no row beside it.
+  await expect(page.locator('.side-by-side tbody')).not.toContainText(label)
+  await expect(page.locator('.tells-next .tile svg').first()).toBeVisible()
+  await page.getByRole('group', { name: 'What you see' }).getByRole('button', { name: 'leathery', exact: true }).click()
+  await page.getByRole('button', { name: 'That is what I see' }).click()
+  await expect(gate).toContainText('Closed: it is not this plant')
+  await expect(gate).toContainText('you saw leathery; Ramsons has thin')
+  await expect(page.locator('.side-by-side tbody')).toContainText('Feel of the leaf')
+  await expect(page.getByRole('img', { name: 'speaks against it' }).first()).toBeVisible()
+})
