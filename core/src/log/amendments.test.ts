@@ -109,4 +109,36 @@ describe('a re-dated entry', () => {
     expect(says(redate(pen, first, pickedAt))).toBe('entry: There is no such entry whose time could be changed.')
     pen.write({ type: 'struck', entry: first.id, why: 'x' })
   })
+  it('is refused where masses would no longer add up, or the lot had not come to be', () => {
+    const pen = served()
+    const { at } = find(pen, 'served')
+    expect(says(redate(pen, find(pen, 'weighed-in'), at))).toBe(
+      'to: Then the masses of lot A would not add up: something was done to it in between.',
+    )
+    pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 100, why: 'x' })
+    const stray = pen.write({ type: 'stray-reported', lot: 'B', what: 'a leaf', brokenUp: false })
+    expect(says(redate(pen, stray, at))).toBe('to: That is before this lot came to be.')
+  })
+  it('a warning from a clock that was behind outlives the coming to be of its lot', () => {
+    const pen = served()
+    const early = find(pen, 'tell-seen').at
+    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'frozen', mass_g: 100, containers: 1, storeTemp_C: -19 })
+    pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 100, why: 'x' })
+    pen.write({ type: 'opened', lot: 'A', pack: 'p', into: 'O', code: 'O', mass_g: 50 })
+    for (const lot of ['B', 'O']) {
+      pen.force({ type: 'stray-reported', lot, what: 'a leaf', brokenUp: lot === 'O' }, early)
+      const wrong = {
+        type: 'tasted',
+        lot,
+        taster: 'ann',
+        bitter: 9,
+        astringent: 0,
+        crumb: false,
+        accepts: false,
+      } as const
+      pen.force({ ...wrong, alarm: 'soap' }, early)
+      expect(pen.lot(lot).strays).toMatchObject({ reportedAt: early, brokenUp: lot === 'O' })
+      expect(pen.lot(lot).tastes.filter(({ alarm }) => alarm !== null)).toHaveLength(1)
+    }
+  })
 })

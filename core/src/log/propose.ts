@@ -5,18 +5,27 @@ import { judge, packAsLot, type Intent } from '../gates/judge'
 import { neverReason } from '../gates/sort'
 import { GATE_NAMES, type JudgeContext } from '../gates/verdict'
 import { emptyLot, isBegun, strandsOf, type LotState } from '../lot/lotState'
+import { massBalance } from '../lot/story'
 import { formatList, formatMass, formatSpan } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf, treatmentProgress, type StepProgress, type TreatmentProgress } from '../treatment/progress'
 import type { Protocol } from '../flora/taxon'
-import { isLineageEntry, isLotEntry, type Entry, type HouseEntry, type LineageEntry, type LotEntry } from './entries'
+import {
+  isHouseEntry,
+  isLineageEntry,
+  isLotEntry,
+  type Entry,
+  type HouseEntry,
+  type LineageEntry,
+  type LotEntry,
+} from './entries'
 import { asDated, isAmendment } from './amendments'
 import type { BathChanged } from './entries/bathChanged'
 import type { Redated } from './entries/redated'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
-import type { BookLog } from './fold'
+import { addEntries, type BookLog } from './fold'
 
 /** A proposed entry is taken, or refused with the field and one sentence a person can act on. Nothing is thrown. */
 export type Proposal = { readonly ok: true } | Refusal
@@ -63,7 +72,8 @@ function checkStrike(id: string, log: BookLog): Proposal {
 }
 
 /** A re-dating is a correction of fact: the gates are not asked, only whether it could have happened then. */
-function checkRedating({ entry: id, to }: Redated, log: BookLog, now: Instant): Proposal {
+function checkRedating(redating: Redated, log: BookLog, now: Instant): Proposal {
+  const { entry: id, to } = redating
   const written = log.entries.get(id)
   if (written === undefined || isAmendment(written))
     return no('entry', 'There is no such entry whose time could be changed.')
@@ -71,16 +81,38 @@ function checkRedating({ entry: id, to }: Redated, log: BookLog, now: Instant): 
   if (minutesBetween(now, to) > CLOCK_SKEW_MINUTES) return no('to', IN_FUTURE)
   const entry = asDated(written, log.amendments)
   if (entry.at === to) return no('to', 'That is the time it has already.')
-  if (!isLotEntry(entry)) return OK
+  if (isHouseEntry(entry)) return OK
+  const unbalanced = unbalancedBy(redating, log)
+  if (!isLotEntry(entry)) return unbalanced
   const lot = log.state.lots.get(entry.lot)
+  const born = lot?.from.map(({ at }) => at).sort()[0]
+  if (born !== undefined && to < born) return no('to', 'That is before this lot came to be.')
   const pickedAt = entry.type === 'weighed-in' ? entry.pickedAt : lot?.weighedIn?.pickedAt
   if (pickedAt !== undefined && to < pickedAt) return no('to', 'That is before it was picked.')
   const run = lot?.runs.find(({ entry: begun, done }) =>
     entry.type === 'step-done' ? begun === entry.begun : begun === entry.id && done !== null,
   )
-  if (run === undefined) return OK
-  const [from, until] = entry.type === 'step-done' ? [run.begunAt, to] : [to, endOf(log, entry.id)]
-  return until !== undefined && until < from ? no('to', 'It cannot end before it began.') : OK
+  const [from, until] =
+    run === undefined ? [to, to] : entry.type === 'step-done' ? [run.begunAt, to] : [to, endOf(log, entry.id) ?? to]
+  return until < from ? no('to', 'It cannot end before it began.') : unbalanced
+}
+
+/** Whether masses would no longer add up: more would have left a lot than there was by then, or a lot would be gone. */
+function unbalancedBy(redating: Redated, log: BookLog): Proposal {
+  const { lots } = addEntries(log, [redating]).state
+  for (const [id, before] of log.state.lots) {
+    const after = lots.get(id)
+    if (after === before || !isBegun(before) || !adds(before)) continue
+    if (after === undefined || !isBegun(after) || !adds(after))
+      return no('to', `Then the masses of lot ${before.code} would not add up: something was done to it in between.`)
+  }
+  return OK
+}
+
+function adds(lot: LotState): boolean {
+  const { picked_g, takenUp_g, left, inHand_g } = massBalance(lot)
+  const out_g = left.reduce((sum, { mass_g }) => sum + mass_g, inHand_g)
+  return Math.abs(out_g - picked_g - takenUp_g) <= SCALE_g
 }
 
 /** When the load begun by an entry came out. */

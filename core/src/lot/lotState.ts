@@ -281,6 +281,25 @@ export function strandsOf(lot: LotState): readonly { readonly lot: LotState; rea
   )
 }
 
+/**
+ * A lot that has come to be, with what was said of it before: by a clock that was behind, or by an entry dated again. What warns is
+ * never lost: strays, wrong tastes, and tells that may contradict.
+ */
+export function withWarnings(born: LotState, early: LotState | undefined): LotState {
+  if (early === undefined) return born
+  const reports = [born.strays.reportedAt, early.strays.reportedAt].filter((at) => at !== null).sort()
+  return {
+    ...born,
+    tells: [...early.tells, ...born.tells],
+    tastes: [...early.tastes.filter(({ alarm }) => alarm !== null), ...born.tastes],
+    strays: {
+      reportedAt: reports.at(-1) ?? null,
+      sortedAt: born.strays.sortedAt,
+      brokenUp: born.strays.brokenUp || early.strays.brokenUp,
+    },
+  }
+}
+
 /** What a lot began with, g: as picked, as split off, or as joined. */
 export function beganWith_g(lot: LotState): number {
   if (lot.from.length > 0) return lot.from.reduce((sum, { mass_g }) => sum + mass_g, 0)

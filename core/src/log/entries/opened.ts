@@ -1,4 +1,4 @@
-import { partOf } from '../../lot/lotState'
+import { partOf, withWarnings } from '../../lot/lotState'
 import type { EntryBase, LineageDef, LotId, PackId } from '../entry'
 import { takenFromPack } from './served'
 
@@ -21,8 +21,9 @@ export const opened: LineageDef<Opened> = {
     const taken_g = Math.min(mass_g, pack.mass_g)
     const { tells, attestedAt, strays, stand, sorted } = lot
     const food = { ...pack.lotThen, tells, attestedAt, strays, stand, sorted }
+    const born = partOf(food, into, code, { lot: id, pack: packId, mass_g: taken_g, at })
     lots.set(into, {
-      ...partOf(food, into, code, { lot: id, pack: packId, mass_g: taken_g, at }),
+      ...withWarnings(born, lots.get(into)),
       // Cold or dry storage is not standing on the table: the hours count anew from the opening.
       outOfStoreAt: at,
       lastAt: at,
