@@ -153,7 +153,7 @@ test('a book of one’s own: its kitchen and its eaters are noted on screen, and
   await expect(page.getByText('Water boils at 95.0 °C there.')).toBeVisible()
   await page.getByLabel('Pots').fill('3 7.5')
   await page.getByRole('button', { name: 'Note the kitchen' }).click()
-  await expect(page.getByText('The kitchen is noted')).toBeVisible()
+  await expect(page.locator('.kitchen-facts')).toContainText('1,500 m')
   await page.getByLabel('Somebody else').fill('una')
   await expect(page.getByText('There is somebody of that name.')).toBeVisible()
   await page.getByLabel('Somebody else').fill('Vesna')
@@ -163,7 +163,8 @@ test('a book of one’s own: its kitchen and its eaters are noted on screen, and
   const saved = () =>
     page.evaluate(async () => {
       const folder = await navigator.storage.getDirectory()
-      return (await (await folder.getFileHandle('book.json')).getFile()).text()
+      // It may just be replaced by the browser.
+      return (await (await folder.getFileHandle('book.json')).getFile()).text().catch(() => '')
     })
   await expect.poll(async () => (await saved()).includes('Vesna')).toBe(true)
   const book = JSON.parse(await saved()) as { count: number; entries: { type: string; kitchen?: object }[] }

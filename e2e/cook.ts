@@ -5,7 +5,7 @@ import { expect, type Locator, type Page } from '@playwright/test'
 export async function openDemo(page: Page, path = '/basket'): Promise<void> {
   await page.clock.install()
   await page.goto(path)
-  await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible()
+  await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible({ timeout: 30_000 })
 }
 
 /** Presses and holds, as a hand does. */

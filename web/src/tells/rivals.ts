@@ -1,7 +1,7 @@
 import { findTaxon, isHarmful, type Catalogue, type Clearance, type Taxon } from '@ellop/core'
 import type { Rival } from './SideBySide'
 
-const SHOWN = 4
+const SHOWN = 3
 
 /** The plants to see beside the claimed one: what its record is mistaken for first, and of all others what still stands and would harm. */
 export function rivalsOf(claimed: Taxon, clearance: Clearance, catalogue: Catalogue): readonly Rival[] {
