@@ -1,21 +1,10 @@
 import { CATALOGUE, CHARACTERS, clear, judgeTells, requireTaxon, type Taxon } from '@ellop/core'
+import { chance } from '../core/src/test/randomLogs'
 
 const SEED = 20271116
 const SETTLED_AT_MOST = 40
 /** Rounds of exchanging places in the search for a good fixed order. */
 const EXCHANGES = 60
-
-/** Numbers from 0 to 1 from one seed (mulberry32). */
-function chance(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let mixed = state
-    mixed = Math.imul(mixed ^ (mixed >>> 15), mixed | 1)
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61)
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 /** A cook who claims one plant and honestly looks at another, which may be the same. */
 interface Observer {

@@ -1,7 +1,7 @@
 import type { Part, Stage } from '../flora/vocabulary'
 import { CATALOGUE } from '../flora/records'
 import { requireTaxon } from '../flora/catalogue'
-import { clear } from '../identity/clear'
+import { tellsToSee } from '../identity/tellsToSee'
 import type { Saying } from '../log/stamp'
 import { CLEAN, type Pen } from './pen'
 
@@ -47,18 +47,9 @@ export const TELLS: Readonly<Record<Kind, readonly (readonly [string, string])[]
   KIND_NAMES.map((kind) => [kind, tellsOf(KINDS[kind].taxon)]),
 ) as unknown as Readonly<Record<Kind, readonly (readonly [string, string])[]>>
 
-function tellsOf(taxon: string): readonly (readonly [string, string])[] {
-  const { characters } = requireTaxon(CATALOGUE, taxon)
-  const observed: Record<string, readonly string[]> = {}
-  const told: [string, string][] = []
-  for (;;) {
-    const { gate, next } = clear({ taxon, observed }, CATALOGUE)
-    const character = next[0]?.character
-    if (gate === 'open' || character === undefined) return told
-    const state = characters[character]?.[0] ?? ''
-    observed[character] = [state]
-    told.push([character, state])
-  }
+function tellsOf(name: string): readonly (readonly [string, string])[] {
+  const taxon = requireTaxon(CATALOGUE, name)
+  return tellsToSee(taxon, CATALOGUE).map((character) => [character, taxon.characters[character]?.[0] ?? ''])
 }
 
 /** Days on which each kind was met, so often that none is too new; and a second clean patch. */
