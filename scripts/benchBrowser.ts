@@ -5,10 +5,9 @@ import { fileURLToPath } from 'node:url'
 import { CATALOGUE, foldLog, writeBook, type Entry } from '@ellop/core'
 import { DEMO_OPENS_AT } from '@ellop/demo'
 import { serve } from '@hono/node-server'
-import { chromium, type Page } from '@playwright/test'
+import { chromium, type Locator, type Page } from '@playwright/test'
 import { makeApp } from '@ellop/server'
 import { CHROMIUM_LAUNCH } from '../e2e/browser'
-import { hold } from '../e2e/cook'
 
 const PORT = 4195
 const LONG_ms = 120_000
@@ -75,7 +74,7 @@ export async function benchBrowser(large: readonly Entry[], reference: number): 
     const redate = desk.getByRole('button', { name: 'Hold: change the time' })
     print(
       'browser: date one back, scripting',
-      await scripting(desk, () => hold(desk, redate), 'Time changed'),
+      await scripting(desk, await pressed(desk, redate), 'Time changed'),
       '< 100 ms',
     )
     await desk
@@ -86,7 +85,7 @@ export async function benchBrowser(large: readonly Entry[], reference: number): 
     const strike = desk.getByRole('button', { name: 'Hold: strike it out' })
     print(
       'browser: strike one out, scripting',
-      await scripting(desk, () => hold(desk, strike), 'Struck out;'),
+      await scripting(desk, await pressed(desk, strike), 'Struck out;'),
       '< 100 ms',
     )
   } finally {
@@ -94,6 +93,15 @@ export async function benchBrowser(large: readonly Entry[], reference: number): 
     server.close()
     rmSync(folder, { recursive: true, force: true })
   }
+}
+
+/** Presses a button that acts when held, and gives what is left to do: what the finger costs is not what the book costs. */
+async function pressed(page: Page, button: Locator): Promise<() => Promise<void>> {
+  const box = await button.boundingBox()
+  if (box === null) throw new RangeError('pressed: expected a button on screen')
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  return () => page.waitForTimeout(700)
 }
 
 /** Milliseconds of script that a page runs from an act until it says something. */

@@ -1,13 +1,13 @@
 import type { Catalogue } from '../flora/catalogue'
 import { describeEntry } from '../log/describe'
 import { lotsTouched } from '../log/entries'
-import { asHappened, type BookLog } from '../log/fold'
+import type { BookLog } from '../log/fold'
 
 const COLUMNS = ['id', 'at', 'noted', 'by', 'device', 'type', 'lot', 'struck', 'says', 'fields'] as const
 
 /** The entries as comma-separated values for a spreadsheet: one line each, in the order in which they happened; all fields as they were written, as JSON in the last column. */
 export function writeEntriesCsv(log: BookLog, catalogue: Catalogue): string {
-  const lines = asHappened(log).map((entry) => {
+  const lines = log.order.map((entry) => {
     const { id, at, noted, by, device, type } = entry
     return [
       id,
@@ -17,7 +17,7 @@ export function writeEntriesCsv(log: BookLog, catalogue: Catalogue): string {
       device,
       type,
       lotsTouched(entry).join(' '),
-      log.struck.has(id) ? 'yes' : 'no',
+      log.amendments.struck.has(id) ? 'yes' : 'no',
       describeEntry(entry, log.state, catalogue),
       JSON.stringify(log.entries.get(id)),
     ]

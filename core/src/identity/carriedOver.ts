@@ -4,7 +4,7 @@ import type { Taxon } from '../flora/taxon'
 import type { BookState } from '../log/fold'
 import { kitchenAt } from '../log/houseState'
 import { kinOf } from '../lot/kin'
-import type { LotState } from '../lot/lotState'
+import type { LotState, WeighIn } from '../lot/lotState'
 import { addDays, dayOf, type Instant } from '../quantity/instant'
 import { isHarmful } from './clear'
 import { countingTells, lotJudged } from './lotTells'
@@ -34,14 +34,10 @@ export function carriedOver(
   const timeZone = kitchenAt(book.house, weighedIn.pickedAt)?.timeZone ?? 'UTC'
   const day = dayOf(weighedIn.pickedAt, timeZone)
   const yearBefore = addDays(weighedIn.pickedAt, -LONGEST_YEAR_days)
-  const same = [...book.lots.values()].filter(
+  const same = (pickingsOf(book).get(sameKind(weighedIn)) ?? []).filter(
     (other) =>
       other.id !== lot.id &&
-      other.from.length === 0 &&
       other.weighedIn !== null &&
-      other.weighedIn.patch === weighedIn.patch &&
-      other.weighedIn.part === weighedIn.part &&
-      other.weighedIn.stage === weighedIn.stage &&
       other.weighedIn.pickedAt < weighedIn.pickedAt &&
       // Making a calendar day is dear: only for what can be of the same year at all.
       other.weighedIn.pickedAt > yearBefore &&
@@ -65,6 +61,28 @@ export function carriedOver(
       countingTells(each).some(({ character, answer }) => answer === 'seen' && taxon.keyCharacters.includes(character)),
   )
   return { fromCode: shown.code, due: live ? [] : ['Known from this patch this season: look at one key tell today.'] }
+}
+
+/** The pickings of a book by patch, part and stage; kept, since each lot asks for them and a book's state never changes. */
+const PICKINGS = new WeakMap<BookState['lots'], ReadonlyMap<string, readonly LotState[]>>()
+
+function pickingsOf({ lots }: BookState): ReadonlyMap<string, readonly LotState[]> {
+  const known = PICKINGS.get(lots)
+  if (known !== undefined) return known
+  const pickings = new Map<string, LotState[]>()
+  for (const lot of lots.values()) {
+    if (lot.weighedIn === null || lot.from.length > 0) continue
+    const kind = sameKind(lot.weighedIn)
+    const there = pickings.get(kind)
+    if (there === undefined) pickings.set(kind, [lot])
+    else there.push(lot)
+  }
+  PICKINGS.set(lots, pickings)
+  return pickings
+}
+
+function sameKind({ patch, part, stage }: WeighIn): string {
+  return `${part} ${stage} ${patch}`
 }
 
 /** Whether one of the plants it is mistaken for kills. */

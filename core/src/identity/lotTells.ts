@@ -1,7 +1,7 @@
 import type { Catalogue } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import type { BookState } from '../log/fold'
-import { kitchenAt } from '../log/houseState'
+import { kitchenAt, type HouseState } from '../log/houseState'
 import type { LotState, TellFact } from '../lot/lotState'
 import { dayOf, type Instant } from '../quantity/instant'
 import { clear, contradictionsOf, judgeTells, seasonOf, type Clearance, type Observation } from './clear'
@@ -20,8 +20,26 @@ export function lotClearance(lot: LotState, taxon: Taxon, context: Moment): Clea
 
 /** As {@link lotClearance}, without the next tell: for the gates. */
 export function lotJudged(lot: LotState, taxon: Taxon, context: Moment): Omit<Clearance, 'next'> {
-  return judgeTells(lotObservation(lot, taxon, context), context.catalogue)
+  const { catalogue } = context
+  const observation = lotObservation(lot, taxon, context)
+  const known = JUDGED.get(lot)
+  if (known?.catalogue === catalogue && known.taxon === taxon && known.season === observation.season)
+    return known.judged
+  const judged = judgeTells(observation, catalogue)
+  JUDGED.set(lot, { catalogue, taxon, season: observation.season, judged })
+  return judged
 }
+
+/** Holding tells against the catalogue is dear, and a lot's tells change less often than what else is noted. */
+const JUDGED = new WeakMap<
+  LotState,
+  {
+    readonly catalogue: Catalogue
+    readonly taxon: Taxon
+    readonly season: Observation['season']
+    readonly judged: Omit<Clearance, 'next'>
+  }
+>()
 
 /** Only what contradicts the claim. */
 export function lotContradictions(lot: LotState, taxon: Taxon, context: Moment): Clearance['contradictions'] {
@@ -49,27 +67,42 @@ export function countingTells(lot: LotState): readonly TellFact[] {
   return firstCutAt === null ? lot.tells : lot.tells.filter(({ at }) => at < firstCutAt)
 }
 
-type Meetings = readonly { readonly at: Instant }[]
+/** One empty list, so that its days are kept too. */
+const NEVER: Meetings = []
 
-/** The calendar days of a list of meetings in a time zone; the list never changes, and the same one is asked for by every gate. */
-const DAYS = new WeakMap<Meetings, Map<string, readonly string[]>>()
+type Meetings = HouseState['meetings'][string]
 
-function daysOf(meetings: Meetings, timeZone: string): readonly string[] {
-  const known = DAYS.get(meetings) ?? new Map<string, readonly string[]>()
-  DAYS.set(meetings, known)
-  const days = known.get(timeZone) ?? meetings.map(({ at }) => dayOf(at, timeZone))
-  known.set(timeZone, days)
+/** The first meeting of each day. A list of meetings never changes, and every gate asks for its days. */
+const DAYS = new WeakMap<Meetings, { readonly timeZone: string; readonly days: ReadonlyMap<string, Instant> }>()
+
+function daysOf(meetings: Meetings, timeZone: string): ReadonlyMap<string, Instant> {
+  const known = DAYS.get(meetings)
+  if (known?.timeZone === timeZone) return known.days
+  const days = new Map<string, Instant>()
+  for (const meeting of meetings) {
+    const day = dayOfMeeting(meeting, timeZone)
+    if (!days.has(day)) days.set(day, meeting.at)
+  }
+  DAYS.set(meetings, { timeZone, days })
   return days
+}
+
+/** Making a calendar day is dear, and a meeting stays the same in the lists it is in. */
+const DAY = new WeakMap<object, { readonly timeZone: string; readonly day: string }>()
+
+function dayOfMeeting(meeting: { readonly at: Instant }, timeZone: string): string {
+  const known = DAY.get(meeting)
+  if (known?.timeZone === timeZone) return known.day
+  const day = dayOf(meeting.at, timeZone)
+  DAY.set(meeting, { timeZone, day })
+  return day
 }
 
 /** Distinct days on which the cook met the plant, up to now. */
 export function meetingDays(taxon: Taxon, { book, now }: Pick<Moment, 'book' | 'now'>): number {
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
   const met = new Set<string>()
-  for (const name of [taxon.scientificName, ...taxon.synonyms]) {
-    const meetings = book.house.meetings[name] ?? []
-    const days = daysOf(meetings, timeZone)
-    for (const [index, { at }] of meetings.entries()) if (at <= now) met.add(days[index] ?? '')
-  }
+  for (const name of [taxon.scientificName, ...taxon.synonyms])
+    for (const [day, at] of daysOf(book.house.meetings[name] ?? NEVER, timeZone)) if (at <= now) met.add(day)
   return met.size
 }

@@ -5,7 +5,7 @@ import { illnessReport } from '../meal/illness'
 import { cook, household, Pen } from '../test/pen'
 import type { Entry } from './entries'
 import type { Redated } from './entries/redated'
-import { addEntries, asHappened, foldLog, inOrder } from './fold'
+import { addEntries, foldLog, inOrder } from './fold'
 
 const served = () => {
   const pen = cook(household(new Pen()))
@@ -65,7 +65,7 @@ describe('a re-dated entry', () => {
     const earlier = '2027-05-16T08:12:00.000Z'
     expect(says(redate(pen, dish, earlier))).toBe('taken')
     expect(pen.log.entries.get(dish.id)?.at).toBe(dish.at)
-    expect(asHappened(pen.log).find(({ id }) => id === dish.id)?.at).toBe(earlier)
+    expect(pen.log.order.find(({ id }) => id === dish.id)?.at).toBe(earlier)
     expect(pen.lot().servings.map(({ at }) => at)).toEqual([earlier])
     const { eaten } = illnessReport(pen.log, pen.catalogue, pen.now, 72)
     expect(eaten.map(({ at, dish: name, struck }) => [at, name, struck])).toEqual([[earlier, 'soup', false]])

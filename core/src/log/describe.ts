@@ -1,6 +1,6 @@
 import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
-import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume } from '../quantity/format'
+import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, grouped } from '../quantity/format'
 import { formatDay, timeOf, type Instant } from '../quantity/instant'
 import { kitchenAt } from './houseState'
 import type { ReadingKind } from '../lot/lotState'
@@ -13,7 +13,7 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
   if (isLotEntry(entry)) return describeLotEntry(entry, book, catalogue)
   switch (entry.type) {
     case 'kitchen-set':
-      return `The kitchen is ${entry.kitchen.name}, at ${entry.kitchen.elevation_m.toLocaleString('en-GB')} m.`
+      return `The kitchen is ${entry.kitchen.name}, at ${grouped(entry.kitchen.elevation_m)} m.`
     case 'ground-noted': {
       const name = entry.name ?? book.house.patches[entry.patch]?.name ?? entry.patch
       return `Ground of ${name}: ${formatList(Object.keys(entry.facts).map((fact) => FACT_WORDS[fact] ?? fact)) || 'named'}.`
@@ -88,7 +88,7 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
     case 'strays-sorted':
       return `Gone through again; ${formatCount(entry.found, 'stray')} taken out.`
     case 'stand-counted':
-      return `${entry.taken} of ${entry.stems.toLocaleString('en-GB')} stems cut${entry.wildlifeLooked ? `, ${entry.wildlifeOn} with wildlife` : ', wildlife not looked for'}.`
+      return `${entry.taken} of ${grouped(entry.stems)} stems cut${entry.wildlifeLooked ? `, ${entry.wildlifeOn} with wildlife` : ', wildlife not looked for'}.`
     case 'sorted':
       return `Sorted: ${formatMass(entry.kept_g)} go on, ${formatMass(entry.trimmed_g)} off to ${entry.trimmedTo}.`
     case 'way-chosen':

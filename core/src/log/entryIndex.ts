@@ -37,9 +37,10 @@ export class EntryIndex {
 
   /** With entries that are not in it yet. */
   with(fresh: readonly Entry[]): EntryIndex {
-    const added = fresh.map((entry) => [entry.id, entry] as const)
-    return this.#recent.size + fresh.length <= RECENT_AT_MOST
-      ? new EntryIndex(this.#settled, new Map([...this.#recent, ...added]))
-      : new EntryIndex(new Map([...this.#settled, ...this.#recent, ...added]), new Map())
+    const few = this.#recent.size + fresh.length <= RECENT_AT_MOST
+    const grown = new Map(few ? this.#recent : this.#settled)
+    if (!few) for (const [id, entry] of this.#recent) grown.set(id, entry)
+    for (const entry of fresh) grown.set(entry.id, entry)
+    return few ? new EntryIndex(this.#settled, grown) : new EntryIndex(grown, new Map())
   }
 }

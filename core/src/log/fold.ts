@@ -27,7 +27,8 @@ export interface BookLog {
   /** The entries as they were written. */
   readonly entries: EntryIndex
   readonly amendments: Amendments
-  readonly struck: ReadonlySet<EntryId>
+  /** All entries as they happened, in order: re-dated ones at their own moment, struck ones included. */
+  readonly order: readonly Entry[]
   /** Entries of each shard as they happened, in order. */
   readonly shards: ReadonlyMap<ShardId, readonly Entry[]>
   /** The household after every so many of its entries: dated back, it is folded again only from there on. */
@@ -42,7 +43,7 @@ const HOUSE = 'house'
 export const EMPTY_LOG: BookLog = {
   entries: EntryIndex.EMPTY,
   amendments: NO_AMENDMENTS,
-  struck: NO_AMENDMENTS.struck,
+  order: [],
   shards: new Map(),
   checkpoints: [],
   state: { house: EMPTY_HOUSE, lots: new Map(), families: new Map() },
@@ -58,7 +59,7 @@ export function compareEntries(a: Entry, b: Entry): number {
  * does not matter. Only touched shards are folded again.
  */
 export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
-  const fresh = [...new Map(added.map((entry) => [entry.id, entry])).values()].filter(({ id }) => !log.entries.has(id))
+  const fresh = notYetIn(log.entries, added)
   if (fresh.length === 0) return log
   const entries = log.entries.with(fresh)
   const amendments = amend(log.amendments, fresh, entries)
@@ -67,39 +68,46 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   const families = joinFamilies(log.state.families, fresh)
   const shards = new Map(log.shards)
   mergeShards(shards, log.state.families, families, fresh)
-  const grown = new Map<ShardId, Entry[]>()
-  const grow = (entry: Entry) => {
-    const shard = shardOf(entry, families)
-    const more = grown.get(shard)
-    if (more === undefined) grown.set(shard, [entry])
-    else more.push(entry)
-  }
-  for (const entry of fresh) grow(asDated(entry, amendments))
-  for (const { was, is } of amended.moved) {
-    const shard = shardOf(was, families)
-    shards.set(shard, shards.get(shard)?.filter(({ id }) => id !== was.id) ?? [])
-    grow(is)
-  }
+  const gone = amended.moved.map(({ was }) => was)
+  const come = [...fresh.map((entry) => asDated(entry, amendments)), ...amended.moved.map(({ is }) => is)]
+  const grown = byShard(come, families)
+  for (const [shard, left] of byShard(gone, families)) shards.set(shard, without(shards.get(shard) ?? [], left))
   for (const [shard, more] of grown) shards.set(shard, withMore(shards.get(shard) ?? [], more))
-  const changed = [
-    ...fresh.map((entry) => asDated(entry, amendments)),
-    ...amended.turned,
-    ...amended.moved.flatMap(({ was, is }) => [was, is]),
-  ]
-  const touched = new Set(changed.map((entry) => shardOf(entry, families)))
+  const touched = new Set([...grown.keys(), ...amended.turned.map((entry) => shardOf(entry, families))])
   const lots = new Map(log.state.lots)
   for (const shard of touched) if (shard !== HOUSE) foldFamily(lots, shards.get(shard) ?? [], struck)
   const household = touched.has(HOUSE)
-    ? foldHouse(log, shards.get(HOUSE) ?? [], struck, changed)
+    ? foldHouse(log, shards.get(HOUSE) ?? [], struck, [...(grown.get(HOUSE) ?? []), ...amended.turned, ...gone])
     : { house: log.state.house, checkpoints: log.checkpoints }
   return {
     entries,
     amendments,
-    struck,
+    order: withMore(without(log.order, gone), come),
     shards,
     checkpoints: household.checkpoints,
     state: { house: household.house, lots, families },
   }
+}
+
+/** Of some entries those that are not in the index, each once. */
+function notYetIn(entries: EntryIndex, added: readonly Entry[]): readonly Entry[] {
+  const seen = new Set<EntryId>()
+  return added.filter(({ id }) => {
+    if (entries.has(id) || seen.has(id)) return false
+    seen.add(id)
+    return true
+  })
+}
+
+function byShard(entries: readonly Entry[], families: BookState['families']): ReadonlyMap<ShardId, readonly Entry[]> {
+  const shards = new Map<ShardId, Entry[]>()
+  for (const entry of entries) {
+    const shard = shardOf(entry, families)
+    const there = shards.get(shard)
+    if (there === undefined) shards.set(shard, [entry])
+    else there.push(entry)
+  }
+  return shards
 }
 
 interface Amended {
@@ -136,21 +144,39 @@ export function foldLog(entries: readonly Entry[]): BookLog {
 
 /** All entries as they were written, in the order of what they say, struck ones included: what goes to a file. */
 export function inOrder(log: BookLog): readonly Entry[] {
-  return [...log.entries.values()].sort(compareEntries)
+  return log.amendments.moments.size === 0 ? log.order : [...log.entries.values()].sort(compareEntries)
 }
 
-/** All entries as they happened, re-dated ones at their own moment, struck ones included. */
-export function asHappened(log: BookLog): readonly Entry[] {
-  return [...log.entries.values()].map((entry) => asDated(entry, log.amendments)).sort(compareEntries)
+/** Entries in order without some of them. */
+function without(ordered: readonly Entry[], gone: readonly Entry[]): readonly Entry[] {
+  return gone.reduce((left, entry) => {
+    const at = positionOf(entry, left)
+    return left[at]?.id === entry.id ? left.toSpliced(at, 1) : left
+  }, ordered)
 }
 
-/** Entries of a shard with some more, in order; those that come last are put there without sorting the rest again. */
+/** So few are put in their places one by one; more are merged in one pass. */
+const FEW = 50
+
+/** Entries in order with some more in their places; the many are not sorted again. */
 function withMore(ordered: readonly Entry[], more: readonly Entry[]): readonly Entry[] {
   const sorted = more.toSorted(compareEntries)
-  const last = ordered.at(-1)
-  const first = sorted[0]
-  const all = [...ordered, ...sorted]
-  return last === undefined || first === undefined || compareEntries(last, first) < 0 ? all : all.sort(compareEntries)
+  if (ordered.length === 0) return sorted
+  if (sorted.length <= FEW) {
+    const all = ordered.slice()
+    for (const entry of sorted) all.splice(positionOf(entry, all), 0, entry)
+    return all
+  }
+  const all: Entry[] = []
+  let next = 0
+  for (const entry of sorted) {
+    for (let there = ordered[next]; there !== undefined && compareEntries(there, entry) < 0; there = ordered[next]) {
+      all.push(there)
+      next += 1
+    }
+    all.push(entry)
+  }
+  return all.concat(ordered.slice(next))
 }
 
 function shardOf(entry: Entry, families: BookState['families']): ShardId {

@@ -57,8 +57,8 @@ describe('the log', () => {
       pen.stamp({ type: 'struck', entry: 'e000001', why: 'b' }),
       pen.stamp({ type: 'struck', entry: 'nothing', why: 'c' }),
     ]
-    expect(foldLog(ring).struck.size).toBeLessThan(2)
-    expect(foldLog(ring.slice(2)).struck.size).toBe(0)
+    expect(foldLog(ring).amendments.struck.size).toBeLessThan(2)
+    expect(foldLog(ring.slice(2)).amendments.struck.size).toBe(0)
   })
   it('folds a household of hundreds of entries on from its checkpoints, dated back and struck out, as from scratch', () => {
     const pen = household(new Pen())

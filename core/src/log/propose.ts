@@ -68,7 +68,7 @@ export function propose(entry: Entry, log: BookLog, catalogue: Catalogue, now: I
 
 function checkStrike(id: string, log: BookLog): Proposal {
   if (!log.entries.has(id)) return no('entry', 'There is no such entry to strike out.')
-  return log.struck.has(id) ? no('entry', 'That entry is struck out already.') : OK
+  return log.amendments.struck.has(id) ? no('entry', 'That entry is struck out already.') : OK
 }
 
 /** A re-dating is a correction of fact: the gates are not asked, only whether it could have happened then. */
@@ -77,7 +77,7 @@ function checkRedating(redating: Redated, log: BookLog, now: Instant): Proposal 
   const written = log.entries.get(id)
   if (written === undefined || isAmendment(written))
     return no('entry', 'There is no such entry whose time could be changed.')
-  if (log.struck.has(id)) return no('entry', 'That entry is struck out.')
+  if (log.amendments.struck.has(id)) return no('entry', 'That entry is struck out.')
   if (minutesBetween(now, to) > CLOCK_SKEW_MINUTES) return no('to', IN_FUTURE)
   const entry = asDated(written, log.amendments)
   if (entry.at === to) return no('to', 'That is the time it has already.')
@@ -117,10 +117,10 @@ function adds(lot: LotState): boolean {
 
 /** When the load begun by an entry came out. */
 function endOf(log: BookLog, begun: string): Instant | undefined {
-  const done = [...log.entries.values()].find(
-    (entry) => entry.type === 'step-done' && entry.begun === begun && !log.struck.has(entry.id),
+  const done = log.order.find(
+    (entry) => entry.type === 'step-done' && entry.begun === begun && !log.amendments.struck.has(entry.id),
   )
-  return done === undefined ? undefined : asDated(done, log.amendments).at
+  return done?.at
 }
 
 /** Splitting, joining and opening: the mass is there, the new code is free, and nothing half done is mixed. */

@@ -18,6 +18,7 @@ import { firstShut, gateViews, isUsedUp, type GateView } from './gateView'
 import { asLastTime, type AsLastTime } from './asLastTime'
 import { kinOf } from './kin'
 import { isBegun, strandsOf, type BathFact, type LotState, type StepRun } from './lotState'
+import { onceEach } from './onceEach'
 
 /** The one thing to do now about a lot. */
 export interface DoNow {
@@ -71,7 +72,9 @@ export type NowAct =
   | { readonly kind: 'done' }
 
 /** What the cook should do next about this lot: the first gate that is not open says. */
-export function doNow(lot: LotState, context: JudgeContext): DoNow {
+export const doNow: (lot: LotState, context: JudgeContext) => DoNow = onceEach(findNext)
+
+function findNext(lot: LotState, context: JudgeContext): DoNow {
   if (!isBegun(lot)) throw new RangeError('doNow: expected a lot that was weighed in')
   const views = gateViews(lot, context)
   const closed = views.find(({ state }) => state === 'closed')

@@ -1,6 +1,7 @@
 import { judge } from '../gates/judge'
 import { GATES, type Gate, type GateState, type GateVerdict, type JudgeContext } from '../gates/verdict'
 import { isBegun, type LotState } from './lotState'
+import { onceEach } from './onceEach'
 
 /** A gate as it is drawn: its verdict, or ahead when its turn has not come. */
 export interface GateView extends Omit<GateVerdict, 'state'> {
@@ -13,7 +14,9 @@ const NO_QUEUE: readonly Gate[] = ['identity', 'ground', 'take']
 export const USED_UP_g = 0.5
 
 /** The eight gates of a lot in order. Keep and Plate are passed when all of it is packed or served. */
-export function gateViews(lot: LotState, context: JudgeContext): readonly GateView[] {
+export const gateViews: (lot: LotState, context: JudgeContext) => readonly GateView[] = onceEach(judgeAll)
+
+function judgeAll(lot: LotState, context: JudgeContext): readonly GateView[] {
   let queueHeld = false
   return GATES.map((gate) => {
     const verdict = judge(gate, lot, context)

@@ -1,7 +1,6 @@
 import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
 import { plainWords } from '../flora/vocabulary'
 import type { Entry } from '../log/entries'
-import { asDated } from '../log/amendments'
 import type { BookLog } from '../log/fold'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { fromMs, HOUR_ms, toMs, type Instant } from '../quantity/instant'
@@ -40,10 +39,7 @@ export interface IllnessReport {
  */
 export function illnessReport(log: BookLog, catalogue: Catalogue, now: Instant, hours: number): IllnessReport {
   const since = fromMs(toMs(now) - hours * HOUR_ms)
-  const recent = [...log.entries.values()]
-    .map((entry) => asDated(entry, log.amendments))
-    .filter(({ at }) => at >= since && at <= now)
-    .sort((a, b) => (a.at < b.at ? 1 : -1))
+  const recent = log.order.filter(({ at }) => at >= since && at <= now).toReversed()
   const eaten = recent.flatMap((entry) => {
     if (entry.type !== 'served') return []
     const lot = log.state.lots.get(entry.lot)
@@ -54,7 +50,7 @@ export function illnessReport(log: BookLog, catalogue: Catalogue, now: Instant, 
       eater: log.state.house.eaters[eater]?.name ?? eater,
       dish: entry.dish,
       mass_g,
-      struck: log.struck.has(entry.id),
+      struck: log.amendments.struck.has(entry.id),
       plants,
     }))
   })
@@ -75,7 +71,7 @@ function plantsOf(lot: LotState | undefined, id: string, log: BookLog, catalogue
   const told =
     known.length > 0
       ? known
-      : [...log.entries.values()].filter(
+      : log.order.filter(
           (entry): entry is Extract<Entry, { type: 'weighed-in' }> => entry.type === 'weighed-in' && entry.lot === id,
         )
   return told.map(({ taxon: claimed, part, patch, code }) => {

@@ -1,4 +1,4 @@
-import { addEntries, asHappened, foldLog, inOrder, type BookState } from '../log/fold'
+import { addEntries, foldLog, inOrder, type BookLog } from '../log/fold'
 import { isAmendment } from '../log/amendments'
 import type { Saying } from '../log/stamp'
 import { isBegun } from '../lot/lotState'
@@ -57,7 +57,7 @@ export function playRandomLog(seed: number): RandomLog {
     if (!tried.proposal.ok) tally.refused += 1
     else if (saying.type === 'served' || saying.type === 'packed') {
       tally[saying.type] += 1
-      const standing = asHappened(pen.log).filter(({ id }) => !pen.log.struck.has(id))
+      const standing = pen.log.order.filter(({ id }) => !pen.log.amendments.struck.has(id))
       const index = standing.findIndex(({ id }) => id === tried.entry.id)
       if (!mayActByHand(standing, index)) fault ??= `${saying.type} of ${saying.lot} behind a shut gate, seed ${seed}`
     }
@@ -83,7 +83,7 @@ export function playRandomLog(seed: number): RandomLog {
   function slip(): void {
     const lots = [...pen.log.state.lots.keys()]
     const lot = lots.length === 0 ? 'L0' : pick(lots)
-    const all = asHappened(pen.log).filter((entry) => !isAmendment(entry))
+    const all = pen.log.order.filter((entry) => !isAmendment(entry))
     pick([
       () => undefined,
       () => void attempt({ type: 'struck', entry: pick(all).id, why: 'a slip' }),
@@ -326,12 +326,12 @@ export function playMany(firstSeed: number, count: number): RandomLogs {
 
 function stateFaults({ log }: Pen, seed: number): readonly string[] {
   const all = inOrder(log)
-  const whole = snapshot(foldLog(all).state)
+  const whole = snapshot(foldLog(all))
   const random = chance(seed + 1_000_000)
   const [here, there] = [all.filter(() => random() < 0.5), all]
   const faults = []
-  if (snapshot(log.state) !== whole) faults.push(`folded on differs from folded anew, seed ${seed}`)
-  if (snapshot(addEntries(foldLog(here), there.toReversed()).state) !== whole)
+  if (snapshot(log) !== whole) faults.push(`folded on differs from folded anew, seed ${seed}`)
+  if (snapshot(addEntries(foldLog(here), there.toReversed())) !== whole)
     faults.push(`two devices differ, seed ${seed}`)
   for (const lot of log.state.lots.values()) {
     const { picked_g, takenUp_g, left, inHand_g } = massBalance(lot)
@@ -342,9 +342,9 @@ function stateFaults({ log }: Pen, seed: number): readonly string[] {
   return faults
 }
 
-/** A state as text, the same for the same state whatever the order in which it came about. */
-function snapshot({ house, lots, families }: BookState): string {
+/** A log as text: what is folded and the order of it, the same whatever the order in which it came about. */
+function snapshot({ order, state: { house, lots, families } }: BookLog): string {
   const byKey = <T>(map: ReadonlyMap<string, T>) => [...map].sort(([a], [b]) => (a < b ? -1 : 1))
   const patches = Object.entries(house.patches).sort(([a], [b]) => (a < b ? -1 : 1))
-  return JSON.stringify([{ ...house, patches }, byKey(lots), byKey(families)])
+  return JSON.stringify([{ ...house, patches }, byKey(lots), byKey(families), order.map(({ id, at }) => id + at)])
 }

@@ -3,7 +3,7 @@ import { boilingPoint } from '../heat/boil'
 import { dryTarget } from '../keep/dryTarget'
 import type { ReadingFact, StepDoneFact } from '../lot/lotState'
 import { minutesBetween } from '../quantity/instant'
-import { formatMass, formatSpan, formatTemp } from '../quantity/format'
+import { formatMass, formatSpan, formatTemp, grouped } from '../quantity/format'
 
 /** A measured bath this far below the boiling point here is not at a rolling boil: thermometer error and ±20 hPa of weather. */
 export const BOIL_TOLERANCE_C = 1.5
@@ -25,7 +25,7 @@ export function limitHere(limit: CriticalLimit, elevation_m: number): LimitHere 
       if (elevation_m > limit.acceptedTo_m)
         return {
           reachable: false,
-          says: `The record accepts this boil up to ${limit.acceptedTo_m.toLocaleString('en-GB')} m; here, at ${elevation_m.toLocaleString('en-GB')} m, water boils at ${formatTemp(boil_C)}.`,
+          says: `The record accepts this boil up to ${grouped(limit.acceptedTo_m)} m; here, at ${grouped(elevation_m)} m, water boils at ${formatTemp(boil_C)}.`,
         }
       const minutes =
         limit.minutes +

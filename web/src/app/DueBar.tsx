@@ -11,7 +11,7 @@ import {
   type DueItem,
 } from '@ellop/core'
 import { Button, Dropdown } from 'antd'
-import { useMemo } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 
@@ -20,10 +20,16 @@ const SHOWN = 4
 /** What the next twelve hours ask, along the bottom of every screen; and the demonstration's clock, which can be wound forward. */
 export function DueBar() {
   const context = useJudgeContext()
+  // What was just noted is told first; the bar follows.
+  const settled = useDeferredValue(context, undefined)
   const windTo = useBook((book) => book.windTo)
   const isDemo = useBook(({ book }) => book.kind === 'demo')
-  const items = useMemo(() => dueList(context), [context])
-  const later = useMemo(() => dueList(context, 24 * 400).find(({ at }) => at > context.now), [context])
+  const items = useMemo(() => (settled === undefined ? undefined : dueList(settled)), [settled])
+  const [open, setOpen] = useState(false)
+  const later = useMemo(
+    () => (open ? dueList(context, 24 * 400).find(({ at }) => at > context.now) : undefined),
+    [context, open],
+  )
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const { now } = context
   const winds = [
@@ -40,6 +46,8 @@ export function DueBar() {
         {isDemo ? (
           <Dropdown
             trigger={['click']}
+            open={open}
+            onOpenChange={setOpen}
             placement="topLeft"
             menu={{
               items: winds.map(({ key, label }) => ({ key, label })),
@@ -60,7 +68,9 @@ export function DueBar() {
           </span>
         )}
       </div>
-      {items.length === 0 ? (
+      {items === undefined ? (
+        <p className="due-none">Looking …</p>
+      ) : items.length === 0 ? (
         <p className="due-none">Nothing is due in the next twelve hours.</p>
       ) : (
         <ol className="due-items">

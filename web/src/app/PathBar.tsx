@@ -1,4 +1,4 @@
-import { boilingPoint, formatTemp, kitchenAt } from '@ellop/core'
+import { boilingPoint, formatTemp, grouped, kitchenAt } from '@ellop/core'
 import { Fragment } from 'react'
 import { NavLink, useLocation } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
@@ -36,7 +36,7 @@ export function PathBar() {
         <p className="kitchen-facts">
           <strong>{kitchen.name}</strong>
           <span>
-            {kitchen.elevation_m.toLocaleString('en-GB')} m · water boils at{' '}
+            {grouped(kitchen.elevation_m)} m · water boils at{' '}
             {formatTemp(boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C)}
           </span>
         </p>

@@ -22,7 +22,6 @@ import {
   type Struck,
 } from '@ellop/core'
 import { v7 } from 'uuid'
-import { useMemo } from 'react'
 import { create } from 'zustand'
 import { addBook, chooseBook, DEMO_BOOK, forgetBook, listBooks, type BookRow } from './books'
 import { bookNow, machineMs, setClock, type ClockSetting } from './clock'
@@ -322,11 +321,15 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   symptoms: 'What they feel',
 }
 
-/** What the gates judge by, renewed with the log and the minute. */
+let context: JudgeContext = { book: EMPTY_LOG.state, catalogue: CATALOGUE, now: fromMs(0) }
+
+/** What the gates judge by, renewed with the log and the minute; one for all of the screen, so that each lot is judged once. */
 export function useJudgeContext(): JudgeContext {
-  const book = useBook(({ log }) => log.state)
-  const now = useBook(({ minute }) => minute)
-  return useMemo(() => ({ book, catalogue: CATALOGUE, now }), [book, now])
+  return useBook(({ log, minute }) => {
+    if (context.book !== log.state || context.now !== minute)
+      context = { book: log.state, catalogue: CATALOGUE, now: minute }
+    return context
+  })
 }
 
 /** An amendment as it would be written now, for showing what it would change. */

@@ -1,6 +1,7 @@
 import {
   CHARACTERS,
   formatMass,
+  grouped,
   plainWords,
   type JudgeContext,
   type LotState,
@@ -73,7 +74,7 @@ export function AsLastTimeForm({
           error={typed ?? errorOf('kept_g')}
         />
         <p className="told">
-          As last time: {last.stand.taken} of {last.stand.stems.toLocaleString('en-GB')} stems cut, wildlife looked for;
+          As last time: {last.stand.taken} of {grouped(last.stand.stems)} stems cut, wildlife looked for;
           {last.sort.wash === null ? ' shaken out' : ` washed in ${last.sort.wash.water} water`}; the ground as you last
           said.
         </p>

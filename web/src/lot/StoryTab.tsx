@@ -1,5 +1,4 @@
 import {
-  asHappened,
   describeEntry,
   formatDay,
   formatMass,
@@ -18,10 +17,7 @@ import { BalanceDrawing } from '../drawing/BalanceDrawing'
 /** What became of it: every gram on one picture, and every entry in order. */
 export function StoryTab({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const log = useBook((book) => book.log)
-  const entries = useMemo(
-    () => asHappened(log).filter((entry) => isLotEntry(entry) && entry.lot === lot.id),
-    [log, lot.id],
-  )
+  const entries = useMemo(() => log.order.filter((entry) => isLotEntry(entry) && entry.lot === lot.id), [log, lot.id])
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const balance = massBalance(lot)
   return (
@@ -36,7 +32,7 @@ export function StoryTab({ lot, context }: { lot: LotState; context: JudgeContex
       <div>
         <ol className="log-lines">
           {entries.map((entry) => (
-            <li key={entry.id} className={log.struck.has(entry.id) ? 'struck' : ''}>
+            <li key={entry.id} className={log.amendments.struck.has(entry.id) ? 'struck' : ''}>
               <time dateTime={entry.at}>
                 {formatDay(entry.at, timeZone)} {timeOf(entry.at, timeZone)}
               </time>

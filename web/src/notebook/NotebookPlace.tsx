@@ -1,5 +1,4 @@
 import {
-  asHappened,
   describeEntry,
   formatCount,
   formatDay,
@@ -8,18 +7,17 @@ import {
   LARGEST_FILE_BYTES,
   lotsTouched,
   timeOf,
-  type BookLog,
-  type Catalogue,
   type Entry,
   type ImportReading,
 } from '@ellop/core'
 import { App, Button, Input, Modal, Pagination } from 'antd'
-import { useDeferredValue, useMemo, useRef, useState } from 'react'
+import { useDeferredValue, useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { HoldButton } from '../controls/HoldButton'
 import { Redate } from './Redate'
 import { StrikeOut } from './StrikeOut'
+import { useFound } from './useFound'
 
 const PAGE = 30
 
@@ -32,14 +30,8 @@ export default function NotebookPlace() {
   const [striking, setStriking] = useState<Entry>()
   const [redating, setRedating] = useState<Entry>()
   const [find, setFind] = useState(search.get('find') ?? '')
-  const wanted = useDeferredValue(find.toLowerCase())
-  const lines = useMemo(
-    () =>
-      asHappened(log)
-        .toReversed()
-        .filter((entry) => wanted === '' || toldOf(entry, log, context.catalogue).toLowerCase().includes(wanted)),
-    [log, wanted, context.catalogue],
-  )
+  const words = useDeferredValue(find.trim().toLowerCase())
+  const { lines, all } = useFound(log, words, page * PAGE + 1, context.catalogue)
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   return (
     <>
@@ -69,8 +61,8 @@ export default function NotebookPlace() {
       {log.entries.size === 0 ? (
         <EmptyBook />
       ) : lines.length === 0 ? (
-        <section className="empty">
-          <p>Nothing in the notebook says “{find}”.</p>
+        <section className="empty" aria-live="polite">
+          <p>{all ? `Nothing in the notebook says “${find}”.` : 'Looking …'}</p>
         </section>
       ) : (
         <>
@@ -78,7 +70,7 @@ export default function NotebookPlace() {
             {lines.slice((page - 1) * PAGE, page * PAGE).map((entry) => {
               const says = describeEntry(entry, log.state, context.catalogue)
               const [lot] = lotsTouched(entry)
-              const struck = log.struck.has(entry.id)
+              const struck = log.amendments.struck.has(entry.id)
               return (
                 <li key={entry.id} className={struck ? 'struck' : ''}>
                   <time dateTime={entry.at}>
@@ -117,7 +109,7 @@ export default function NotebookPlace() {
             <Pagination
               current={page}
               pageSize={PAGE}
-              total={lines.length}
+              total={words === '' ? log.order.length : lines.length}
               onChange={setPage}
               showSizeChanger={false}
               showLessItems
@@ -129,12 +121,6 @@ export default function NotebookPlace() {
       {striking !== undefined && <StrikeOut entry={striking} onClose={() => setStriking(undefined)} />}
     </>
   )
-}
-
-/** What a search looks through: the lot's code and the sentence. */
-function toldOf(entry: Entry, log: BookLog, catalogue: Catalogue): string {
-  const codes = lotsTouched(entry).map((lot) => log.state.lots.get(lot)?.code ?? lot)
-  return `${codes.join(' ')} ${describeEntry(entry, log.state, catalogue)}`
 }
 
 function EmptyBook() {
