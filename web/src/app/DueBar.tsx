@@ -32,6 +32,7 @@ export function DueBar() {
   )
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const { now } = context
+  const codeOf = (lot: string) => context.book.lots.get(lot)?.code ?? lot
   const winds = [
     { key: 'hour', label: 'An hour forward', to: fromMs(toMs(now) + HOUR_ms) },
     { key: 'day', label: 'A day forward', to: fromMs(toMs(now) + 24 * HOUR_ms) },
@@ -76,16 +77,37 @@ export function DueBar() {
         <ol className="due-items">
           {items.slice(0, SHOWN).map((item) => (
             <li key={`${item.lot}${item.pack ?? ''}`}>
-              <DueLink item={item} now={now} timeZone={timeZone} />
+              <DueLink
+                item={item}
+                now={now}
+                timeZone={timeZone}
+                code={items.some((other) => other !== item && other.act === item.act) ? codeOf(item.lot) : ''}
+              />
             </li>
           ))}
         </ol>
+      )}
+      {items !== undefined && items.length > SHOWN && (
+        <Link to="/basket?first=due" className="due-more" aria-label={`${items.length - SHOWN} more are due`}>
+          +{items.length - SHOWN}
+        </Link>
       )}
     </footer>
   )
 }
 
-function DueLink({ item, now, timeZone }: { item: DueItem; now: string; timeZone: string }) {
+function DueLink({
+  item,
+  now,
+  timeZone,
+  code,
+}: {
+  item: DueItem
+  now: string
+  timeZone: string
+  /** Where several lots ask the same. */
+  code: string
+}) {
   const left = minutesBetween(now, item.at)
   const spell = item.overdue ? `${formatSpan(-left)} over` : item.running ? 'now running' : `in ${formatSpan(left)}`
   return (
@@ -96,7 +118,10 @@ function DueLink({ item, now, timeZone }: { item: DueItem; now: string; timeZone
       <span className="due-time">{timeOf(item.at, timeZone)}</span>
       <span className="due-act">
         <strong>{item.act}</strong>
-        <span>{spell}</span>
+        <span>
+          {code !== '' && <span className="due-code">{code} · </span>}
+          {spell}
+        </span>
       </span>
     </Link>
   )

@@ -22,6 +22,7 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useIsPhone } from '../app/useWidth'
 import { useJudgeContext } from '../book/bookStore'
+import { FindBar, LONG_LIST, says } from '../controls/FindBar'
 import { RibbonDrawing } from '../drawing/RibbonDrawing'
 
 const WeighIn = lazy(() => import('./WeighIn'))
@@ -34,7 +35,13 @@ export function BasketPlace() {
   const phone = useIsPhone()
   const lots = useMemo(() => [...context.book.lots.values()].filter(isBegun), [context.book])
   const inHand = lots.filter((lot) => !isUsedUp(lot))
-  const shown = (finished ? lots : inHand).toSorted((a, b) => (a.code < b.code ? 1 : -1))
+  const [find, setFind] = useState('')
+  const order = search.get('first') === 'due' ? 'due' : 'latest'
+  const all = finished ? lots : inHand
+  const long = all.length >= LONG_LIST
+  const shown = all
+    .filter((lot) => !long || says(find, ...Object.values(lotName(lot, context)), lot.code))
+    .toSorted(order === 'due' ? (a, b) => byDue(a, b, context) : (a, b) => (a.code < b.code ? 1 : -1))
   const fullMass_g = Math.max(1, ...shown.map(beganWith_g))
   const picked_g = inHand.reduce((sum, { mass_g }) => sum + mass_g, 0)
   const patches = new Set(inHand.flatMap((lot) => strandsOf(lot).map((strand) => strand.lot.weighedIn?.patch))).size
@@ -57,7 +64,26 @@ export function BasketPlace() {
           </Button>
         </div>
       </div>
-      {shown.length === 0 ? (
+      {long && (
+        <FindBar
+          find={find}
+          onFind={setFind}
+          label="Find in the basket"
+          placeholder="Find a plant, a patch, a lot  ( / )"
+          choiceLabel="Which first"
+          choices={[
+            { value: 'latest', label: 'latest first' },
+            { value: 'due', label: 'due first' },
+          ]}
+          chosen={order}
+          onChoose={(first) => setSearch(first === 'due' ? { first } : {}, { replace: true })}
+        />
+      )}
+      {shown.length === 0 && find !== '' ? (
+        <section className="empty">
+          <p>No lot here is called “{find}”.</p>
+        </section>
+      ) : shown.length === 0 ? (
         <section className="empty">
           <h2>The basket is empty</h2>
           <p>Weigh in what you brought home, and every gate it must pass stands here.</p>
@@ -81,6 +107,12 @@ export function BasketPlace() {
       )}
     </>
   )
+}
+
+/** What must be seen to soonest stands first; what has no hour last. */
+function byDue(a: LotState, b: LotState, context: JudgeContext): number {
+  const at = (lot: LotState) => doNow(lot, context).by ?? '9'
+  return at(a) < at(b) ? -1 : at(a) > at(b) ? 1 : a.code < b.code ? 1 : -1
 }
 
 const RIBBON_WIDTH = 880
@@ -128,7 +160,7 @@ function LotRow({
           className={`lot-says ${next.act.kind === 'stop' ? 'closed' : (shut?.state ?? 'open')}`}
           style={besideStop(ribbon.stopsAt)}
         >
-          {says(next, shut)}
+          {told(next, shut)}
         </p>
         <RibbonDrawing
           ribbon={ribbon}
@@ -151,7 +183,7 @@ function besideStop(stopsAt: number) {
     : { paddingInlineEnd: `${(1 - share) * 94}%`, textAlign: 'end' as const }
 }
 
-function says(next: DoNow, shut: GateView | undefined): string {
+function told(next: DoNow, shut: GateView | undefined): string {
   if (next.act.kind === 'stop') return next.detail
   if (shut === undefined || next.act.kind === 'done') return next.title
   if (next.act.kind === 'bath') return `${next.title}. ${next.act.counted} of at least ${next.act.least} are done.`

@@ -11,10 +11,11 @@ import {
   type PackView,
 } from '@ellop/core'
 import { Button, Modal } from 'antd'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { v7 } from 'uuid'
 import { useBook, useJudgeContext } from '../book/bookStore'
+import { FindBar, LONG_LIST, says } from '../controls/FindBar'
 import { useNote } from '../controls/useNote'
 import { PackLabel } from './PackLabel'
 
@@ -31,6 +32,13 @@ export default function LarderPlace() {
   )
   const held = useMemo(() => heldFood(context), [context])
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const [find, setFind] = useState('')
+  const [which, setWhich] = useState<Which>('all')
+  const long = packs.length >= LONG_LIST
+  const shown = packs.filter(
+    (view) =>
+      !long || (says(find, view.label, view.code, view.patch, view.pack.store, view.pack.id) && isOf(which, view)),
+  )
   const labelled = packs.find(({ pack }) => pack.id === search.get('label'))
   return (
     <>
@@ -49,14 +57,30 @@ export default function LarderPlace() {
           {held.packs.length === 1 ? 'it' : 'them'}. Do not eat from {held.packs.map(({ pack }) => pack).join(', ')}.
         </p>
       )}
+      {long && (
+        <FindBar
+          find={find}
+          onFind={setFind}
+          label="Find in the larder"
+          placeholder="Find a plant, a patch, a store  ( / )"
+          choiceLabel="Which packs"
+          choices={WHICH}
+          chosen={which}
+          onChoose={setWhich}
+        />
+      )}
       {packs.length === 0 ? (
         <section className="empty">
           <h2>The larder is empty</h2>
           <p>What you pack from a lot stands here with its label and its day.</p>
         </section>
+      ) : shown.length === 0 ? (
+        <section className="empty">
+          <p>No pack of that kind is called “{find}”.</p>
+        </section>
       ) : (
         <ul className="packs">
-          {packs.map((view) => (
+          {shown.map((view) => (
             <li key={view.pack.id}>
               <PackCard view={view} timeZone={timeZone} onLabel={() => setSearch({ label: view.pack.id })} />
             </li>
@@ -87,6 +111,22 @@ export default function LarderPlace() {
       </Modal>
     </>
   )
+}
+
+type Which = 'all' | 'ready' | 'not-yet' | 'away'
+
+const WHICH: readonly { readonly value: Which; readonly label: string }[] = [
+  { value: 'all', label: 'all' },
+  { value: 'ready', label: 'ready to serve' },
+  { value: 'not-yet', label: 'not yet food' },
+  { value: 'away', label: 'held or past' },
+]
+
+function isOf(which: Which, { held, notYetFood, state }: PackView): boolean {
+  const away = held.length > 0 || state === 'discard'
+  if (which === 'ready') return !away && !notYetFood
+  if (which === 'not-yet') return !away && notYetFood
+  return which === 'all' || away
 }
 
 function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: string; onLabel: () => void }) {
