@@ -305,12 +305,17 @@ describe('a verb', () => {
     [
       'clear',
       { taxon: 'Urtica dioica', observed: { aura: 'green' } },
-      'observed.aura: is not a character of the vocabulary',
+      /^observed\.aura: is not a character of the vocabulary; there are .*leafArrangement/,
     ],
     [
       'clear',
       { taxon: 'Urtica dioica', observed: { stemSection: 'opposite' } },
-      'observed.stemSection: has no such state; the vocabulary lists its states',
+      /^observed\.stemSection: has no such state; it may be .*square/,
+    ],
+    [
+      'clear',
+      { taxon: 'Urtica dioica', observed: { sap: 'clear' }, notVisible: ['sap'] },
+      'notVisible.0: sap is in observed as well; leave it out of one of them',
     ],
     ['plan', { taxon: 'Urtica dioica', mass_g: 500, goal: 'guess' }, /^goal: must be one of eat-raw, eat/],
     [

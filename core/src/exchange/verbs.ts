@@ -15,6 +15,13 @@ interface Verb {
   readonly tells: string
   readonly schema: Joi.ObjectSchema
   readonly answer: (input: never, catalogue: Catalogue) => unknown
+  /** What no schema can tell of an input: the field, and one sentence. */
+  readonly refuses?: (input: never, catalogue: Catalogue) => Refusal | undefined
+}
+
+interface Refusal {
+  readonly path: string
+  readonly message: string
 }
 
 const temp = () => Joi.number().min(-60).max(150)
@@ -31,23 +38,27 @@ interface ClearInput {
 }
 
 const stateOf = (states: readonly string[]) => Joi.valid(...states)
-const NO_SUCH_STATE = '{{#label}} has no such state; the vocabulary lists its states'
 const observed = Joi.object(
   Object.fromEntries(
-    Object.entries(CHARACTERS).map(([name, { states }]) => [
-      name,
-      Joi.alternatives()
-        .try(stateOf(states), Joi.array().items(stateOf(states)).min(1).unique())
-        .messages({
-          'alternatives.types': NO_SUCH_STATE,
-          'alternatives.match': NO_SUCH_STATE,
-          'any.only': NO_SUCH_STATE,
-        }),
-    ]),
+    Object.entries(CHARACTERS).map(([name, { states }]) => {
+      const noSuchState = `{{#label}} has no such state; it may be ${states.join(', ')}`
+      return [
+        name,
+        Joi.alternatives()
+          .try(stateOf(states), Joi.array().items(stateOf(states)).min(1).unique())
+          .messages({
+            'alternatives.types': noSuchState,
+            'alternatives.match': noSuchState,
+            'any.only': noSuchState,
+          }),
+      ]
+    }),
   ),
 )
   .required()
-  .messages({ 'object.unknown': '{{#label}} is not a character of the vocabulary' })
+  .messages({
+    'object.unknown': `{{#label}} is not a character of the vocabulary; there are ${Object.keys(CHARACTERS).join(', ')}`,
+  })
 
 const VERBS: Readonly<Record<string, Verb>> = {
   leach: {
@@ -141,6 +152,17 @@ const VERBS: Readonly<Record<string, Verb>> = {
       certain: Joi.boolean(),
     }),
     answer: answerClear,
+    refuses: ({ taxon, observed: seen, notVisible = [] }: ClearInput, catalogue) => {
+      if (findTaxon(catalogue, taxon) === undefined)
+        return { path: 'taxon', message: `${taxon} is not in the catalogue` }
+      const both = notVisible.findIndex((character) => Object.hasOwn(seen, character))
+      return both < 0
+        ? undefined
+        : {
+            path: `notVisible.${both}`,
+            message: `${notVisible[both]} is in observed as well; leave it out of one of them`,
+          }
+    },
   },
   plan: {
     tells: 'what it takes to make a picking safe here, or why it is refused',
@@ -197,8 +219,8 @@ export function answerVerb(verb: string, document: unknown, catalogue: Catalogue
   if (found === undefined) return undefined
   const checked = check<never>(found.schema.required().label('(document)'), document)
   if (!checked.ok) return checked
-  if (verb === 'clear' && findTaxon(catalogue, (checked.value as ClearInput).taxon) === undefined)
-    return { ok: false, path: 'taxon', message: `${(checked.value as ClearInput).taxon} is not in the catalogue` }
+  const refusal = found.refuses?.(checked.value, catalogue)
+  if (refusal !== undefined) return { ok: false, ...refusal }
   return { ok: true, value: found.answer(checked.value, catalogue) }
 }
 
