@@ -1,5 +1,5 @@
 import { CATALOGUE, CHARACTERS, clear, judgeTells, requireTaxon, type Taxon } from '@ellop/core'
-import { chance } from '../core/src/test/randomLogs'
+import { chance } from '../core/src/quantity/chance'
 
 const SEED = 20271116
 const SETTLED_AT_MOST = 40

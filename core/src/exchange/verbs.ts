@@ -1,11 +1,13 @@
 import Joi from 'joi'
-import { findTaxon, searchCatalogue, type Catalogue } from '../flora/catalogue'
-import { CHARACTERS } from '../flora/vocabulary'
+import { findTaxon, requireTaxon, searchCatalogue, type Catalogue } from '../flora/catalogue'
+import { CHARACTERS, type Part } from '../flora/vocabulary'
 import { blanchLoad, chillIce, type BlanchLoadInput, type ChillInput } from '../heat/balance'
 import { boilingPoint, type BoilInput } from '../heat/boil'
 import { clear, seasonOf } from '../identity/clear'
 import { dryTarget } from '../keep/dryTarget'
 import { leach, type LeachInput } from '../leach/leach'
+import { fairShare, SHARE_SCHOOLS, type Standing } from '../take/share'
+import type { Stand } from '../take/standEstimate'
 import { plan, type PlanInput } from '../treatment/plan'
 import { check, type Checked } from './check'
 import { count, eaterKind, elevation_m, goal, mass_g, massOrNone_g, part, sensitivity, stage, text } from './shapes'
@@ -193,6 +195,40 @@ const VERBS: Readonly<Record<string, Verb>> = {
     }),
     answer: (input: PlanInput, catalogue: Catalogue) => plan(input, catalogue),
   },
+  take: {
+    tells: 'how much of a stand may be taken, and by which school',
+    schema: Joi.object({
+      taxon: text().required(),
+      part: part().required(),
+      stand: Joi.object({
+        plants: Joi.number().integer().min(0).max(1e9),
+        area_m2: Joi.number().greater(0).max(1e9),
+        counts: Joi.array().items(Joi.number().integer().min(0).max(1e6)).min(1).max(1000),
+        quadrat_m2: Joi.number().greater(0).max(Joi.ref('area_m2')).messages({
+          'number.max': '{{#label}} must be at most area_m2',
+          'any.ref': '{{#label}} must be at most area_m2',
+        }),
+      })
+        .xor('plants', 'area_m2')
+        .and('area_m2', 'counts', 'quadrat_m2')
+        .required()
+        .messages({
+          'object.missing': '{{#label}} must have plants, or area_m2 with counts and quadrat_m2',
+          'object.xor': '{{#label}} cannot have both plants and area_m2; leave one out',
+          'object.and': '{{#label}} must have area_m2, counts and quadrat_m2 together',
+        }),
+      standing: Joi.valid('often-invasive', 'abundant', 'common', 'uncommon', 'at-risk', 'protected'),
+      othersPick: Joi.boolean(),
+      clone: Joi.boolean(),
+      wildlifeSeen: Joi.number().integer().min(0).max(1e9),
+      school: Joi.valid(...SHARE_SCHOOLS),
+    }),
+    answer: answerTake,
+    refuses: ({ taxon }: TakeInput, catalogue) =>
+      findTaxon(catalogue, taxon) === undefined
+        ? { path: 'taxon', message: `${taxon} is not in the catalogue` }
+        : undefined,
+  },
   catalogue: {
     tells: 'the records, so that other programs can read them',
     schema: Joi.object({ query: Joi.string().allow('').max(200) }),
@@ -226,6 +262,34 @@ export function answerVerb(verb: string, document: unknown, catalogue: Catalogue
 
 function verbOf(verb: string): Verb | undefined {
   return Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined
+}
+
+interface TakeInput {
+  readonly taxon: string
+  readonly part: Part
+  readonly stand: Stand
+  readonly standing?: Standing
+  readonly othersPick?: boolean
+  readonly clone?: boolean
+  readonly wildlifeSeen?: number
+  readonly school?: string
+}
+
+function answerTake(input: TakeInput, catalogue: Catalogue): unknown {
+  const { taxon, wildlifeSeen = 0, othersPick = false, clone = false, ...rest } = input
+  const share = fairShare({
+    ...rest,
+    taxon: requireTaxon(catalogue, taxon),
+    wildlifeOn: wildlifeSeen,
+    othersPick,
+    clone,
+  })
+  return {
+    max: { pieces: share.pieces, plantEquivalents: share.plantEquivalents },
+    perPlant: { pieces: share.perPlant },
+    reasons: share.reasons,
+    schools: share.schools,
+  }
 }
 
 function answerClear(input: ClearInput, catalogue: Catalogue): unknown {

@@ -12,10 +12,11 @@ export function takeGate(lot: LotState, context: JudgeContext): Finding {
 }
 
 function pickingTake(lot: LotState, { catalogue }: JudgeContext): Finding {
-  const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
-  if (taxon === undefined) return closedBy('This plant is not in the catalogue.')
+  const { weighedIn } = lot
+  const taxon = weighedIn === null ? undefined : findTaxon(catalogue, weighedIn.taxon)
+  if (weighedIn === null || taxon === undefined) return closedBy('This plant is not in the catalogue.')
   if (taxon.standing === 'protected') return closedBy('It is protected: it is not picked.')
   if (lot.stand === null) return ajarFor('Say how much stood there and how much you cut.')
   if (taxon.wildlifeHost !== undefined && !lot.stand.wildlifeLooked) return ajarFor('Look for who lives on it.')
-  return openWith(pickingOf(taxon, lot.stand).text)
+  return openWith(pickingOf(taxon, weighedIn.part, lot.stand).text)
 }

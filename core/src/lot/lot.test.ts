@@ -242,16 +242,27 @@ describe('a fair share', () => {
   const nettle = CATALOGUE.taxa.find(({ scientificName }) => scientificName === 'Urtica dioica')
   const share = (over: Partial<Parameters<typeof fairShare>[0]> = {}) => {
     if (nettle === undefined) throw new RangeError('no nettle')
-    return fairShare({ taxon: nettle, stems: 100, wildlifeOn: 0, othersPick: false, school: null, ...over })
+    return fairShare({
+      taxon: nettle,
+      part: 'leafy-top',
+      stand: { pieces: 100 },
+      wildlifeOn: 0,
+      othersPick: false,
+      clone: false,
+      ...over,
+    })
   }
   it('is rounded down, spares wildlife, is halved where others pick, and leaves tiny stands whole', () => {
-    expect(share()).toMatchObject({ stems: 33, school: 'a third', text: 'a third of 100 stems is 33.' })
-    expect(share({ school: 'one in twenty' }).stems).toBe(5)
+    expect(share()).toMatchObject({ pieces: 33, school: 'a third', text: 'a third of 100 stems is 33.' })
+    expect(share({ school: 'one in twenty' }).pieces).toBe(5)
     expect(share({ othersPick: true, wildlifeOn: 10 })).toMatchObject({
-      stems: 15,
+      pieces: 15,
       text: 'a third of 90 stems is 15, halved because others pick here, the 10 with wildlife left alone.',
     })
-    expect(share({ stems: 9 })).toMatchObject({ stems: 0, text: 'Only 9 stems: so small a stand is left whole.' })
+    expect(share({ stand: { pieces: 9 } })).toMatchObject({
+      pieces: 0,
+      text: 'Only 9 stems: so small a stand is left whole.',
+    })
     if (nettle === undefined) throw new RangeError('no nettle')
     expect(share({ taxon: { ...nettle, harvestTolerance: 'medium' } }).school).toBe('one in ten')
     expect(share({ taxon: { ...nettle, standing: 'uncommon' } }).school).toBe('one in twenty')

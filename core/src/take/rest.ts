@@ -1,5 +1,6 @@
 import { findTaxon, type Catalogue } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
+import type { Part } from '../flora/vocabulary'
 import type { PatchId } from '../log/entry'
 import type { BookState } from '../log/fold'
 import type { StandFact } from '../lot/lotState'
@@ -13,11 +14,20 @@ export interface Picking {
 }
 
 /** A picking held against the fair share of its stand. */
-export function pickingOf(taxon: Taxon, stand: StandFact): Picking {
-  const share = fairShare({ taxon, ...stand })
-  const over = stand.taken > share.stems
-  const excess = `${stand.taken} cut, ${share.stems} was fair (${share.text}) Food, yes; the patch rests.`
-  return { over, fair: share.stems, text: over ? excess : `${stand.taken} cut. ${share.text}` }
+export function pickingOf(taxon: Taxon, part: Part, stand: StandFact): Picking {
+  const { stems, taken, wildlifeOn, othersPick, school } = stand
+  const share = fairShare({
+    taxon,
+    part,
+    stand: { pieces: stems },
+    wildlifeOn,
+    othersPick,
+    clone: false,
+    ...(school === null ? {} : { school }),
+  })
+  const over = taken > share.pieces
+  const excess = `${taken} cut, ${share.pieces} was fair (${share.text}) Food, yes; the patch rests.`
+  return { over, fair: share.pieces, text: over ? excess : `${taken} cut. ${share.text}` }
 }
 
 /** Until when a patch rests from a plant after more than its share was taken; undefined when it does not rest. */
@@ -32,7 +42,7 @@ export function restsUntil(
   const ends = [...book.lots.values()].flatMap(({ weighedIn, stand, from }) => {
     // A part split off was picked once, as the whole.
     const same = from.length === 0 && weighedIn?.patch === patch && findTaxon(catalogue, weighedIn.taxon) === taxon
-    return same && stand !== null && pickingOf(taxon, stand).over
+    return same && stand !== null && pickingOf(taxon, weighedIn.part, stand).over
       ? [addDays(stand.at, Math.round(restYears(taxon) * 365.25))]
       : []
   })

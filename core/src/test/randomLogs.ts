@@ -1,3 +1,4 @@
+import { chance } from '../quantity/chance'
 import { addEntries, foldLog, inOrder, type BookLog } from '../log/fold'
 import { isAmendment } from '../log/amendments'
 import type { Saying } from '../log/stamp'
@@ -20,18 +21,6 @@ export interface RandomLog {
   readonly refused: number
   /** A serving or pack that the second opinion would not have let through; undefined when there is none. */
   readonly fault: string | undefined
-}
-
-/** Numbers from 0 to 1 from one seed (mulberry32). */
-export function chance(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let mixed = state
-    mixed = Math.imul(mixed ^ (mixed >>> 15), mixed | 1)
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61)
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
-  }
 }
 
 /** Of this many acts one goes wrong: skipped, done wrongly, struck out, dated back, or something comes between. */
@@ -331,8 +320,7 @@ function stateFaults({ log }: Pen, seed: number): readonly string[] {
   const [here, there] = [all.filter(() => random() < 0.5), all]
   const faults = []
   if (snapshot(log) !== whole) faults.push(`folded on differs from folded anew, seed ${seed}`)
-  if (snapshot(addEntries(foldLog(here), there.toReversed())) !== whole)
-    faults.push(`two devices differ, seed ${seed}`)
+  if (snapshot(addEntries(foldLog(here), there.toReversed())) !== whole) faults.push(`two devices differ, seed ${seed}`)
   for (const lot of log.state.lots.values()) {
     const { picked_g, takenUp_g, left, inHand_g } = massBalance(lot)
     const out_g = left.reduce((sum, { mass_g }) => sum + mass_g, inHand_g)

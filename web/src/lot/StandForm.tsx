@@ -1,4 +1,4 @@
-import { fairShare, requireTaxon, SHARE_SCHOOLS, type JudgeContext, type LotState } from '@ellop/core'
+import { countedAs, fairShare, requireTaxon, SHARE_SCHOOLS, type JudgeContext, type LotState } from '@ellop/core'
 import { Button, Checkbox } from 'antd'
 import { useState } from 'react'
 import { Choice } from '../controls/Choice'
@@ -11,6 +11,7 @@ const FIELDS = ['stems', 'taken', 'wildlifeOn']
 export function StandForm({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const { write, errorOf, otherError } = useNote()
   const taxon = requireTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
+  const part = lot.weighedIn?.part ?? 'leaf'
   const [typed, setTyped] = useState({ stems: '', taken: '', wildlifeOn: '0' })
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const [looked, setLooked] = useState(false)
@@ -20,7 +21,15 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
   const wildlife = readField(typed.wildlifeOn)
   const share =
     'value' in stems && stems.value > 0 && 'value' in wildlife
-      ? fairShare({ taxon, stems: stems.value, wildlifeOn: wildlife.value, othersPick: others, school: school ?? null })
+      ? fairShare({
+          taxon,
+          part,
+          stand: { pieces: stems.value },
+          wildlifeOn: wildlife.value,
+          othersPick: others,
+          clone: false,
+          ...(school === undefined ? {} : { school }),
+        })
       : undefined
   const submit = () => {
     const read = Object.entries(typed).map(([field, text]) => [field, readField(text)] as const)
@@ -44,7 +53,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
   const field = (name: keyof typeof typed, label: string) => (
     <NumberField
       label={label}
-      unit="stems"
+      unit={countedAs(part)}
       value={typed[name]}
       onChange={(text) => setTyped({ ...typed, [name]: text })}
       error={faults[name] ?? errorOf(name)}
@@ -62,7 +71,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           </Checkbox>
         </div>
       )}
-      {field('wildlifeOn', 'Stems with somebody on them')}
+      {field('wildlifeOn', 'Of them with somebody living on them')}
       <div>
         <Checkbox checked={others} onChange={(event) => setOthers(event.target.checked)}>
           Others pick here too
@@ -77,7 +86,8 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
         />
         {share !== undefined && (
           <p className="told">
-            {share.text} The schools say {share.schools.map(({ name, stems: many }) => `${many} (${name})`).join(', ')}.
+            {share.text} The schools say {share.schools.map(({ name, pieces: many }) => `${many} (${name})`).join(', ')}
+            .
           </p>
         )}
       </div>
