@@ -248,9 +248,9 @@ export function emptyLot(id: LotId): LotState {
   }
 }
 
-/** Whether anything was ever weighed in, split off or joined under this id. */
+/** Whether anything was ever weighed in, split off or joined under this id; joining what was struck out later joins nothing. */
 export function isBegun(lot: LotState): boolean {
-  return lot.weighedIn !== null || lot.joined.length > 0
+  return lot.weighedIn !== null || lot.joined.some(({ mass_g }) => mass_g > 0)
 }
 
 /** A part of a lot under an id of its own: all that is known of the whole holds for the part; what left it and its stores stay behind. */
@@ -277,7 +277,7 @@ export function strandsOf(lot: LotState): readonly { readonly lot: LotState; rea
   if (lot.joined.length === 0) return [{ lot, share: 1 }]
   const whole_g = lot.joined.reduce((sum, { mass_g }) => sum + mass_g, 0)
   return lot.joined.flatMap(({ lotThen, mass_g }) =>
-    strandsOf(lotThen).map((strand) => ({ lot: strand.lot, share: (strand.share * mass_g) / whole_g })),
+    strandsOf(lotThen).map((strand) => ({ lot: strand.lot, share: whole_g > 0 ? (strand.share * mass_g) / whole_g : 0 })),
   )
 }
 
