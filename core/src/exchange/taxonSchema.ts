@@ -78,6 +78,8 @@ const use = Joi.object({
   whyNever: Joi.when('verdict', { is: 'never', then: text().required(), otherwise: Joi.forbidden() }),
   instead: text(),
   window: strictObject({ from: monthDay(), to: monthDay() }).optional(),
+  windowDays: Joi.number().integer().greater(0).max(366),
+  windowLatitude_deg: Joi.number().min(-60).max(70),
   tenderness: text(),
   cut: text(),
   hazards: list(

@@ -57,7 +57,11 @@ export interface Use {
   /** For `never`: the reason, and what is food instead. */
   readonly whyNever?: string
   readonly instead?: string
+  /** Month and day, near sea level at `windowLatitude_deg` (50° N where absent); it may cross the new year. */
   readonly window?: { readonly from: string; readonly to: string }
+  /** How long it is good on any one plant, where that is short. */
+  readonly windowDays?: number
+  readonly windowLatitude_deg?: number
   readonly tenderness?: string
   readonly cut?: string
   readonly hazards: readonly UseHazard[]
