@@ -27,7 +27,7 @@ module.exports = {
       name: 'server-stands-apart',
       severity: 'error',
       from: { path: '^server/src' },
-      to: { path: '^(web|cli|demo|core)/' },
+      to: { path: '^(web|cli|demo)/' },
     },
     { name: 'cli-stands-apart', severity: 'error', from: { path: '^cli/src' }, to: { path: '^(web|server|demo)/' } },
     { name: 'demo-stands-apart', severity: 'error', from: { path: '^demo/src' }, to: { path: '^(web|server|cli)/' } },

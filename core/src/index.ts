@@ -51,6 +51,14 @@ export * from './lot/packView'
 export * from './lot/partWord'
 export * from './lot/story'
 
+// When what is good
+export * from './season/climate'
+export * from './season/day'
+export * from './season/ofBook'
+export * from './season/season'
+export * from './season/station'
+export * from './season/window'
+
 // Ground, take, treatment, store, table
 export * from './ground/facts'
 export * from './ground/verdict'

@@ -33,6 +33,7 @@ function household({ write }: Pen): void {
     kitchen: {
       name: 'Ostrell hut kitchen',
       elevation_m: 1180,
+      latitude_deg: 47,
       timeZone: 'UTC',
       burner: { power_W: 2200, efficiency: 0.55 },
       pots_mL: [8000, 5000],
@@ -65,7 +66,7 @@ function household({ write }: Pen): void {
     looksHealthy: true,
   }
   const patch = (id: string, name: string, facts: GroundNote, notedAt: Instant = at) =>
-    write(notedAt, { type: 'ground-noted', patch: id, name, facts })
+    write(notedAt, { type: 'ground-noted', patch: id, name, elevation_m: HEIGHTS_m[id] ?? 1180, facts })
   for (const notedAt of [at, '2026-04-03T08:00:00.000Z', '2027-04-02T08:00:00.000Z']) {
     patch('beck-wall', 'Beck wall', clean, notedAt)
     patch('north-wood', 'North wood', { ...clean, dogs: 'some' }, notedAt)
@@ -91,8 +92,18 @@ function household({ write }: Pen): void {
   )
 }
 
+/** How high the patches round the hut lie. */
+const HEIGHTS_m: Readonly<Record<string, number>> = {
+  'beck-wall': 1120,
+  'north-wood': 1150,
+  'tarn-shore': 1260,
+  'hut-spruces': 1210,
+  'sprayed-verge': 1040,
+}
+
 function meetings({ write }: Pen): void {
-  const met = (at: Instant, taxon: string, stage: Stage) => write(at, { type: 'plant-met', taxon, stage })
+  const met = (at: Instant, taxon: string, stage: Stage) =>
+    write(at, { type: 'plant-met', taxon, stage, patch: 'north-wood' })
   met('2025-04-12T10:00:00.000Z', NETTLE, 'emerging')
   met('2025-04-27T15:20:00.000Z', NETTLE, 'young')
   met('2025-05-10T09:10:00.000Z', NETTLE, 'young')

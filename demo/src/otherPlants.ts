@@ -73,8 +73,9 @@ function sort({ write }: Pen, { lot, day, time, stage, picked_g }: Picking, kept
   })
 }
 
-function meet({ write }: Pen, taxon: string, stage: Stage, days: readonly string[]): void {
-  for (const day of days) write(minute(day, '16:00'), { type: 'plant-met', taxon, stage })
+function meet({ write }: Pen, taxon: string, stage: Stage, days: readonly string[], patch?: string): void {
+  const where = patch === undefined ? {} : { patch }
+  for (const day of days) write(minute(day, '16:00'), { type: 'plant-met', taxon, stage, ...where })
 }
 
 /** A load through a step, begun and finished. */
@@ -110,12 +111,24 @@ function load(
 export function otherPlantsLastAutumn(pen: Pen): void {
   const { write } = pen
   for (const day of ['2025-04-12', '2026-04-03', '2027-04-02']) {
-    write(minute(day, '09:30'), { type: 'ground-noted', patch: 'lane-hedge', name: 'Low lane hedge', facts: CLEAN })
-    write(minute(day, '09:32'), { type: 'ground-noted', patch: 'valley-oaks', name: 'Valley oaks', facts: CLEAN })
+    write(minute(day, '09:30'), {
+      type: 'ground-noted',
+      patch: 'lane-hedge',
+      name: 'Low lane hedge',
+      elevation_m: 640,
+      facts: CLEAN,
+    })
+    write(minute(day, '09:32'), {
+      type: 'ground-noted',
+      patch: 'valley-oaks',
+      name: 'Valley oaks',
+      elevation_m: 560,
+      facts: CLEAN,
+    })
   }
-  meet(pen, ELDER, 'flowering', ['2025-06-20', '2026-06-14'])
-  meet(pen, ELDER, 'ripe', ['2026-09-05'])
-  meet(pen, OAK, 'ripe', ['2025-10-04', '2026-09-26'])
+  meet(pen, ELDER, 'flowering', ['2025-06-20', '2026-06-14'], 'lane-hedge')
+  meet(pen, ELDER, 'ripe', ['2026-09-05'], 'lane-hedge')
+  meet(pen, OAK, 'ripe', ['2025-10-04', '2026-09-26'], 'valley-oaks')
   elderSyrup(pen)
   driedAcorns(pen)
 }
@@ -248,12 +261,14 @@ export function otherPlantsThisSpring(pen: Pen): void {
   const { write } = pen
   meet(pen, RAMSONS, 'young', ['2026-04-12', '2026-04-26'])
   meet(pen, RAMSONS, 'flowering', ['2026-05-17'])
-  meet(pen, SPRUCE, 'young', ['2025-05-24', '2026-05-23', '2027-05-09'])
+  meet(pen, SPRUCE, 'young', ['2025-05-24', '2026-05-23'])
+  meet(pen, SPRUCE, 'young', ['2027-05-09'], 'hut-spruces')
   meet(pen, BEET, 'young', ['2026-05-02', '2026-09-20'])
   write(minute('2027-04-02', '09:40'), {
     type: 'ground-noted',
     patch: 'skerry-shore',
     name: 'Skerry shore',
+    elevation_m: 2,
     facts: { ...CLEAN, permission: { from: 'the shore warden', until: '2027-12-31T00:00:00.000Z' } },
   })
   leachingAcorns(pen)

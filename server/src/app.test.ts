@@ -31,6 +31,22 @@ describe('the server', () => {
     )
     expect(new Set(nonces).size).toBe(3)
   })
+  it('has a stand-in weather station that tells the same days again, leaves some out, fails, and refuses what is no day', async () => {
+    const ask = (more: string) =>
+      get(`/station/weather?from=2027-01-01&today=2027-05-16&latitude_deg=47&elevation_m=1180${more}`)
+    type Told = { days: { day: string; min_C: number; max_C: number }[] }
+    const { days } = (await (await ask('')).json()) as Told
+    expect([days.length, days[0]?.day, days.at(-1)?.day]).toEqual([146, '2027-01-01', '2027-05-26'])
+    expect(days.every(({ min_C, max_C }) => min_C < max_C && min_C > -45 && max_C < 40)).toBe(true)
+    const later = (await (
+      await get('/station/weather?from=2027-05-01&today=2027-05-16&latitude_deg=47&elevation_m=1180')
+    ).json()) as Told
+    expect(later.days).toEqual(days.filter(({ day }) => day >= '2027-05-01'))
+    expect(((await (await ask('&mode=gaps')).json()) as Told).days.length).toBeLessThan(days.length)
+    expect((await ask('&mode=down')).status).toBe(503)
+    const refused = await get('/station/weather?from=soon&today=2027-05-16&latitude_deg=47&elevation_m=1180')
+    expect([refused.status, await refused.text()]).toEqual([400, expect.stringContaining('must be days such as')])
+  })
   it('lets hashed files be kept for a year, compressed, and knows no others', async () => {
     const file = await get('/assets/a-1.js', { 'Accept-Encoding': 'gzip' })
     expect([

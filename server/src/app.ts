@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { serveStatic } from '@hono/node-server/serve-static'
 import { Hono, type Context } from 'hono'
 import { compress } from 'hono/compress'
+import { station } from './station'
 
 const A_YEAR_s = 31_536_000
 const NONCE_BYTES = 18
@@ -48,6 +49,7 @@ export function makeApp(dist: string): Hono {
       context.header('Cache-Control', `public, max-age=${A_YEAR_s}, immutable`)
     else if (context.res.headers.get('Cache-Control') === null) context.header('Cache-Control', 'no-cache')
   })
+  app.route('/station', station)
   app.get('/index.html', (context) => context.redirect('/'))
   app.get('/', (context) => sendPage(context, page()))
   app.use('/*', serveStatic({ root: dist }))

@@ -7,6 +7,7 @@ import {
   count,
   eaterKind,
   elevation_m,
+  latitude_deg,
   goal,
   id,
   instant,
@@ -33,6 +34,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     kitchen: strictObject({
       name: text(),
       elevation_m: elevation_m(),
+      latitude_deg: latitude_deg().optional(),
       timeZone: text(),
       burner: strictObject({
         power_W: Joi.number().greater(0).max(50_000),
@@ -47,6 +49,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     ...BASE,
     patch: id(),
     name: text().optional(),
+    elevation_m: elevation_m().optional(),
     facts: Joi.object({
       permission: strictObject({ from: text(), until: nullable(instant()) }).optional(),
       sprayed: strictObject({ last: nullable(instant()) }).optional(),
@@ -68,7 +71,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       sensitivities: nullable(Joi.array().items(sensitivity()).unique()),
     }),
   },
-  'plant-met': { ...BASE, taxon: text(), stage: stage() },
+  'plant-met': { ...BASE, taxon: text(), stage: stage(), patch: id().optional() },
   'weighed-in': {
     ...LOT,
     code: text(),

@@ -36,6 +36,8 @@ export const minutes = () =>
     .min(0)
     .max(60 * 24 * 60)
 export const count = () => Joi.number().integer().min(0).max(1_000_000)
+/** Nobody picks nearer to a pole; south is negative. */
+export const latitude_deg = () => Joi.number().min(-72).max(72)
 export const elevation_m = () => Joi.number().min(-430).max(9000)
 export const part = () => Joi.string().valid(...PARTS)
 export const stage = () => Joi.string().valid(...STAGES)

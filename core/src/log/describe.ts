@@ -29,7 +29,7 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `${name} (${kind}): ${known}.`
     }
     case 'plant-met':
-      return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)}) and was sure of it.`
+      return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)})${entry.patch === undefined ? '' : ` at ${book.house.patches[entry.patch]?.name ?? entry.patch}`} and was sure of it.`
     case 'struck':
       return `Struck out: ${entry.why}.`
     case 'redated':

@@ -1,5 +1,5 @@
 import type { GroundFacts } from '../ground/facts'
-import type { Sensitivity } from '../flora/vocabulary'
+import type { Sensitivity, Stage } from '../flora/vocabulary'
 import type { Instant } from '../quantity/instant'
 import type { EaterId, LotId, PackId, PatchId } from './entry'
 
@@ -10,10 +10,17 @@ export interface HouseState {
   readonly patches: Readonly<Record<PatchId, PatchState>>
   readonly eaters: Readonly<Record<EaterId, EaterState>>
   /** Days on which a plant was met, by the name it was noted under. */
-  readonly meetings: Readonly<Record<string, readonly { readonly at: Instant; readonly stage: string }[]>>
+  readonly meetings: Readonly<Record<string, readonly Meeting[]>>
   readonly recalls: readonly Recall[]
   readonly ill: readonly { readonly eater: EaterId; readonly symptoms: string; readonly at: Instant }[]
   readonly numbers: HelpNumbers | null
+}
+
+/** A plant met, and where, if that was told. */
+export interface Meeting {
+  readonly at: Instant
+  readonly stage: Stage
+  readonly patch?: PatchId
 }
 
 /** Something that came out later about a patch, a lot or a pack. */
@@ -44,6 +51,8 @@ export interface KitchenFact {
   readonly at: Instant
   readonly name: string
   readonly elevation_m: number
+  /** For the season; where it was never told, that of the records. */
+  readonly latitude_deg?: number
   readonly timeZone: string
   readonly burner: { readonly power_W: number; readonly efficiency: number }
   readonly pots_mL: readonly number[]
@@ -54,6 +63,8 @@ export interface KitchenFact {
 export interface PatchState {
   readonly id: PatchId
   readonly name: string
+  /** For the season; the kitchen's where it was never told. */
+  readonly elevation_m?: number
   readonly facts: GroundFacts
 }
 

@@ -184,10 +184,13 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state']): Proposal {
     }
     case 'felt-ill':
       return book.house.eaters[entry.eater] === undefined ? no('eater', 'Nobody of that name is known here.') : OK
+    case 'plant-met':
+      return entry.patch === undefined || book.house.patches[entry.patch] !== undefined
+        ? OK
+        : no('patch', 'There is no such patch. Note its ground first.')
     case 'kitchen-set':
     case 'ground-noted':
     case 'eater-noted':
-    case 'plant-met':
     case 'numbers-noted':
       return OK
     default:

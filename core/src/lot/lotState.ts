@@ -277,7 +277,10 @@ export function strandsOf(lot: LotState): readonly { readonly lot: LotState; rea
   if (lot.joined.length === 0) return [{ lot, share: 1 }]
   const whole_g = lot.joined.reduce((sum, { mass_g }) => sum + mass_g, 0)
   return lot.joined.flatMap(({ lotThen, mass_g }) =>
-    strandsOf(lotThen).map((strand) => ({ lot: strand.lot, share: whole_g > 0 ? (strand.share * mass_g) / whole_g : 0 })),
+    strandsOf(lotThen).map((strand) => ({
+      lot: strand.lot,
+      share: whole_g > 0 ? (strand.share * mass_g) / whole_g : 0,
+    })),
   )
 }
 

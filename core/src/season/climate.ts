@@ -35,18 +35,10 @@ export function usualTemps({ latitude_deg, elevation_m }: Site, dayOfYear_d: num
   return { min_C: now - 4.5, max_C: now + 4.5 }
 }
 
-/** Measured or forecast temperatures by day; where a day is missing the usual ones stand in. */
-export type Weather = ReadonlyMap<Day, DayTemps>
+/** Measured or forecast temperatures by day number; where a day is missing the usual ones stand in. */
+export type Weather = ReadonlyMap<number, DayTemps>
 
 export const NO_WEATHER: Weather = new Map()
-
-/** The temperatures of a day at a site: from a station at another height, brought to this one; else the usual. */
-export function tempsOf(day: Day, site: Site, weather: Weather, station: Site): DayTemps {
-  const measured = weather.get(day)
-  if (measured === undefined) return usualTemps(site, dayOfYear(day))
-  const lower = LAPSE_C_m * (site.elevation_m - station.elevation_m)
-  return { min_C: measured.min_C - lower, max_C: measured.max_C - lower }
-}
 
 /**
  * Degree-days of one day above a base, single sine: Baskerville & Emin 1969, Ecology; Allen 1976, Environ. Entomol.
@@ -77,8 +69,15 @@ export function gathered(
   station: Site = site,
 ): Float64Array {
   const sums = new Float64Array(YEAR_LONG + 1)
+  const firstOfYear = dayOfYear(dayOfNumber(from))
+  // A station at another height is brought to this one.
+  const lower = LAPSE_C_m * (site.elevation_m - station.elevation_m)
   for (let day = 0; day < YEAR_LONG; day += 1) {
-    const temps = tempsOf(dayOfNumber(from + day), site, weather, station)
+    const measured = weather.get(from + day)
+    const temps =
+      measured === undefined
+        ? usualTemps(site, firstOfYear + day)
+        : { min_C: measured.min_C - lower, max_C: measured.max_C - lower }
     sums[day + 1] = (sums[day] ?? 0) + degreeDays(temps, base_C)
   }
   return sums

@@ -6,6 +6,7 @@ import { degreeDays, usualTemps, type DayTemps, type Weather } from './climate'
 import { dayNumber, dayOfNumber, dayOfYear, isDay, type Day } from './day'
 import { estimateOffsets } from './offsets'
 import { season, type SeasonInput, type SeasonPatch, type Sighting } from './season'
+import { readWeather } from './station'
 import { bookWindow, yearAt } from './window'
 
 const LOW: SeasonPatch = { id: 'low', latitude_deg: 50, elevation_m: 50 }
@@ -41,6 +42,40 @@ describe('degree-days', () => {
       [-4, 4, 0],
     ]
     for (const [min_C, max_C, sum] of cases) expect(degreeDays({ min_C, max_C }, 5)).toBeCloseTo(sum, 3)
+  })
+})
+
+describe('weather out of a table', () => {
+  const head = ['Date', 'rain', 'TMIN', 'tmax']
+  const good = ['2027-01-01', '1,5', '-2', '4']
+  it('is read in any order of columns, and gaps are counted', () => {
+    const read = readWeather([head, ['2027-01-04', '', '−1,5', '3'], good, ['2027-01-02', '', '', '']])
+    expect(read).toEqual({
+      ok: true,
+      missing: 2,
+      days: [
+        { day: '2027-01-01', min_C: -2, max_C: 4, rain_mm: 1.5 },
+        { day: '2027-01-04', min_C: -1.5, max_C: 3 },
+      ],
+    })
+  })
+  it('is all taken or nothing, and the first row at fault is named', () => {
+    const faults: readonly (readonly [readonly (readonly string[])[], RegExp])[] = [
+      [[], /columns day, min_C and max_C; day is not there/],
+      [[['day', 'min']], /max_C is not there/],
+      [[head], /There is no day in it/],
+      [[head, good, ['2027-13-01', '', '1', '2']], /Row 3: the day must be like 2027-05-16, not “2027-13-01”/],
+      [[head, good, good], /Row 3: 2027-01-01 is there twice/],
+      [[head, ['2027-01-01', '', 'cold', '2']], /Row 2: min_C must be a number from −60 to 60 °C, not “cold”/],
+      [[head, ['2027-01-01', '', '1', '99']], /Row 2: max_C must be a number/],
+      [[head, ['2027-01-01', '', '9', '2']], /Row 2: the least, 9 °C, is more than the most, 2 °C/],
+    ]
+    for (const [table, says] of faults) {
+      const read = readWeather(table)
+      expect(read.ok).toBe(false)
+      if (!read.ok) expect(read.message).toMatch(says)
+      if (!read.ok) expect(read.message).toContain('Nothing was taken.')
+    }
   })
 })
 
@@ -173,7 +208,7 @@ describe('the cook’s own sightings', () => {
       offset: 5 * normal(),
     }))
     const station = { latitude_deg: 47, elevation_m: 650 }
-    const weather = new Map<Day, DayTemps>()
+    const weather = new Map<number, DayTemps>()
     let anomaly = 0
     let ofYear = 0
     for (let day = dayNumber('2015-01-01'); day < dayNumber('2025-01-01'); day += 1) {
@@ -181,7 +216,7 @@ describe('the cook’s own sightings', () => {
       if (date.endsWith('01-01')) ofYear = 1.2 * normal()
       anomaly = 0.75 * anomaly + 2 * normal()
       const { min_C, max_C } = usualTemps(station, dayOfYear(date))
-      weather.set(date, { min_C: min_C + ofYear + anomaly, max_C: max_C + ofYear + anomaly })
+      weather.set(day, { min_C: min_C + ofYear + anomaly, max_C: max_C + ofYear + anomaly })
     }
     const truth = (plant: (typeof plants)[number], patch: (typeof patches)[number], year: number, known: Weather) => {
       const window = bookWindow(plant.taxon, plant.use, patch, yearAt(`${year}-05-01`, patch, known, station))
@@ -209,7 +244,7 @@ describe('the cook’s own sightings', () => {
           rows: plants.map(({ taxon }) => ({ taxon: taxon.scientificName, patch: patch.id })),
           sightings,
           // What is known on the day of asking, and no more.
-          weather: new Map([...weather].filter(([day]) => day <= `${year}-03-01`)),
+          weather: new Map([...weather].filter(([day]) => day <= dayNumber(`${year}-03-01`))),
           station,
           today: `${year}-03-01`,
         }).rows

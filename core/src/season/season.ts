@@ -66,10 +66,10 @@ export interface LookAgain {
   readonly from: Day
 }
 
-export interface Season {
+export interface SeasonTold {
   readonly rows: readonly SeasonRow[]
   readonly lookAgain: readonly LookAgain[]
-  readonly offsets: Pick<Offsets, 'leftOut_days' | 'bookAlone_days' | 'trusted' | 'sightings'>
+  readonly offsets: Omit<Offsets, 'of'>
 }
 
 /** Shares of an open window: first ready, then best, then nearly past. */
@@ -80,6 +80,7 @@ const REGROWTH_degreeDays = 250
 const EIGHTY = 1.28
 /** A stage seen tells where in its window the plant was only so well. */
 const SIGHTING_SD_days = 4
+const FAR_OFF_days = 40
 /** What was seen this many days ago is still worth coming back for. */
 const LOOK_BACK_days = 90
 
@@ -101,7 +102,7 @@ const STAGE_ORDER: readonly Stage[] = [
  * latitude and height by degree-days or the calendar, moved by what the cook's own sightings bear. Estimates: the plant in
  * front of the cook goes before them.
  */
-export function season(input: SeasonInput): Season {
+export function season(input: SeasonInput): SeasonTold {
   const { catalogue, rows, patches, sightings, cuts = [], weather = NO_WEATHER, today } = input
   const sites = new Map(patches.map((patch) => [patch.id, patch]))
   const years = new Map<string, GrowingYear>()
@@ -221,15 +222,12 @@ function residualOf(
     .filter(({ from, to }) => to - from < 120)
   const [first] = windows.toSorted((a, b) => a.to - a.from - (b.to - b.from))
   if (first === undefined) return []
-  return [
-    {
-      taxon: taxon.scientificName,
-      patch,
-      year: year.from,
-      days: dayNumber(day) - (first.from + first.to) / 2,
-      variance: (first.to - first.from) ** 2 / 12 + SIGHTING_SD_days ** 2,
-    },
-  ]
+  const length = first.to - first.from
+  const days = dayNumber(day) - (first.from + first.to) / 2
+  // Young leaves in autumn are a second growth, and tell nothing of the spring.
+  if (Math.abs(days) > length / 2 + FAR_OFF_days) return []
+  const variance = length ** 2 / 12 + SIGHTING_SD_days ** 2
+  return [{ taxon: taxon.scientificName, patch, year: year.from, days, variance }]
 }
 
 function lookAgainOf(sightings: readonly Sighting[], rows: readonly SeasonRow[], now: number): readonly LookAgain[] {

@@ -1,15 +1,6 @@
 import type { Taxon, Use } from '../flora/taxon'
 import { growthForm } from '../take/removal'
-import {
-  gathered,
-  growingYear,
-  NO_WEATHER,
-  reachedOn,
-  REFERENCE,
-  YEAR_LONG,
-  type Site,
-  type Weather,
-} from './climate'
+import { gathered, growingYear, NO_WEATHER, reachedOn, REFERENCE, YEAR_LONG, type Site, type Weather } from './climate'
 import { dayOfNumber, dayOfYear, type Day } from './day'
 
 /** When a part is good at a place in a year, by the book. Day numbers, with fractions. */

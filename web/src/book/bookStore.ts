@@ -323,6 +323,11 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 
 let context: JudgeContext = { book: EMPTY_LOG.state, catalogue: CATALOGUE, now: fromMs(0) }
 
+/** The store of the book that is open, for what lies beside its log. */
+export function openBookStorage(): BookStorage {
+  return requireStorage()
+}
+
 /** What the gates judge by, renewed with the log and the minute; one for all of the screen, so that each lot is judged once. */
 export function useJudgeContext(): JudgeContext {
   return useBook(({ log, minute }) => {

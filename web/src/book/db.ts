@@ -1,4 +1,4 @@
-import { ENTRY_VERSION, readEntry, upgradeEntry, type Entry } from '@ellop/core'
+import { ENTRY_VERSION, readEntry, upgradeEntry, type DayWeather, type Entry } from '@ellop/core'
 import Dexie, { type Table } from 'dexie'
 import type { ClockSetting } from './clock'
 
@@ -23,12 +23,14 @@ class BookDb extends Dexie {
   readonly entries!: Table<Entry, string>
   readonly blocks!: Table<BlockRow, number, Omit<BlockRow, 'block'>>
   readonly meta!: Table<MetaRow, string>
+  readonly weather!: Table<DayWeather, string>
 
   constructor(book: string) {
     // Strict: a write is told as done only when it is on the disk.
     super(`ellop-${book}`, { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ entries: 'id, lot', meta: 'key' })
     this.version(2).stores({ entries: 'id', blocks: '++block', meta: 'key' })
+    this.version(3).stores({ entries: 'id', blocks: '++block', meta: 'key', weather: 'day' })
   }
 }
 
@@ -48,6 +50,10 @@ export interface BookStorage {
   readonly setClock: (clock: ClockSetting) => Promise<void>
   readonly setSavedAt: (machine_ms: number) => Promise<void>
   readonly clear: () => Promise<void>
+  /** Measured days, oldest first: beside the log, not in it; nothing that judges food reads them. */
+  readonly weather: () => Promise<readonly DayWeather[]>
+  /** All of them or none; a day that is there already is told anew. */
+  readonly putWeather: (days: readonly DayWeather[]) => Promise<void>
   /** Gathers loose entries into blocks, in one transaction. Nothing changes but the speed of the next start. */
   readonly gather: () => Promise<void>
   readonly close: () => void
@@ -108,6 +114,10 @@ export function openStorage(book: string): BookStorage {
         await db.blocks.bulkAdd(inBlocks(loose))
         await db.entries.bulkDelete(loose.map(({ id }) => id))
       })
+    },
+    weather: () => db.weather.orderBy('day').toArray(),
+    async putWeather(days) {
+      await db.transaction('rw', db.weather, () => db.weather.bulkPut(days))
     },
     close: () => db.close(),
   }

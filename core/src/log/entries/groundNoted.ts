@@ -7,6 +7,7 @@ export interface GroundNoted extends EntryBase {
   readonly type: 'ground-noted'
   readonly patch: PatchId
   readonly name?: string
+  readonly elevation_m?: number
   readonly facts: GroundNote
 }
 
@@ -18,9 +19,10 @@ export const groundNoted: EntryDef<GroundNoted, HouseState> = {
       { value: entry.facts[fact], at: entry.at },
     ])
     const facts: GroundFacts = { ...known.facts, ...Object.fromEntries(fresh) }
+    const height = entry.elevation_m === undefined ? {} : { elevation_m: entry.elevation_m }
     return {
       ...house,
-      patches: { ...house.patches, [entry.patch]: { ...known, name: entry.name ?? known.name, facts } },
+      patches: { ...house.patches, [entry.patch]: { ...known, ...height, name: entry.name ?? known.name, facts } },
     }
   },
 }

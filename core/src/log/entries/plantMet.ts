@@ -1,5 +1,5 @@
 import type { Stage } from '../../flora/vocabulary'
-import type { EntryBase, EntryDef } from '../entry'
+import type { EntryBase, EntryDef, PatchId } from '../entry'
 import type { HouseState } from '../houseState'
 
 /** The cook met a plant and was sure of it: counted by day and season, never blended with anybody else's meetings. */
@@ -7,14 +7,19 @@ export interface PlantMet extends EntryBase {
   readonly type: 'plant-met'
   readonly taxon: string
   readonly stage: Stage
+  /** Where, if that is told: what the season is learnt from. */
+  readonly patch?: PatchId
 }
 
 export const plantMet: EntryDef<PlantMet, HouseState> = {
-  apply(house, { taxon, at, stage }) {
+  apply(house, { taxon, at, stage, patch }) {
     const met = house.meetings[taxon] ?? []
     // The same moment noted twice is one meeting.
     return met.at(-1)?.at === at
       ? house
-      : { ...house, meetings: { ...house.meetings, [taxon]: [...met, { at, stage }] } }
+      : {
+          ...house,
+          meetings: { ...house.meetings, [taxon]: [...met, { at, stage, ...(patch === undefined ? {} : { patch }) }] },
+        }
   },
 }
