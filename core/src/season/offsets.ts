@@ -17,7 +17,7 @@ export interface Offset {
 
 export interface Offsets {
   readonly of: (taxon: string, patch: string, year: number) => Offset
-  /** Root mean square error of the sightings, each foretold from all the others; and by the book alone. */
+  /** Root mean square error of the sightings, each foretold from all the others; and by the book alone. What tells sharply counts more. */
   readonly leftOut_days: number
   readonly bookAlone_days: number
   /** Whether leaving one out foretells better than the book; else the book stands. */
@@ -72,10 +72,10 @@ export function estimateOffsets(residuals: readonly Residual[]): Offsets {
     effects.reduce((sum, one) => sum + effects.reduce((part, other) => part + (covariance[one]?.[other] ?? 0), 0), 0)
   const misses = rows.map(({ effects, days, weight }) => {
     const fitted = effects.reduce((sum, one) => sum + (means[one] ?? 0), 0)
-    return (days - fitted) / (1 - weight * spread(effects))
+    return { miss: (days - fitted) / (1 - weight * spread(effects)), weight }
   })
   const leftOut_days = rms(misses)
-  const bookAlone_days = rms(residuals.map(({ days }) => days))
+  const bookAlone_days = rms(rows.map(({ days, weight }) => ({ miss: days, weight })))
   const trusted = residuals.length >= TRUSTED_FROM && leftOut_days < bookAlone_days
   return {
     leftOut_days,
@@ -101,8 +101,11 @@ export function estimateOffsets(residuals: readonly Residual[]): Offsets {
   }
 }
 
-function rms(values: readonly number[]): number {
-  return values.length === 0 ? 0 : Math.sqrt(values.reduce((sum, each) => sum + each * each, 0) / values.length)
+function rms(misses: readonly { readonly miss: number; readonly weight: number }[]): number {
+  const weights = misses.reduce((sum, { weight }) => sum + weight, 0)
+  return weights === 0
+    ? 0
+    : Math.sqrt(misses.reduce((sum, { miss, weight }) => sum + weight * miss * miss, 0) / weights)
 }
 
 /** Inverse of a symmetric, positive definite matrix, by Cholesky. */

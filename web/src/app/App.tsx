@@ -10,6 +10,7 @@ import { useKeys } from './useKeys'
 import { PathBar } from './PathBar'
 
 const LotPlace = lazy(() => import('../lot/LotPlace'))
+const SeasonPlace = lazy(() => import('../season/SeasonPlace'))
 const TablePlace = lazy(() => import('../table/TablePlace'))
 const LarderPlace = lazy(() => import('../larder/LarderPlace'))
 const NotebookPlace = lazy(() => import('../notebook/NotebookPlace'))
@@ -61,10 +62,7 @@ export function App() {
           <Suspense fallback={<Waiting />}>
             <Routes>
               <Route path="/" element={<Navigate to="/basket" replace />} />
-              <Route
-                path="/season"
-                element={<SoonPlace name="Season" tells="what is ready when, and how long for" />}
-              />
+              <Route path="/season" element={<SeasonPlace />} />
               <Route
                 path="/outing"
                 element={<SoonPlace name="Outing" tells="where to go, what to bring and how much to take" />}

@@ -16,6 +16,7 @@ import { Link, useSearchParams } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { HoldButton } from '../controls/HoldButton'
 import { Redate } from './Redate'
+import { saveFile } from './saveFile'
 import { StrikeOut } from './StrikeOut'
 import { useFound } from './useFound'
 
@@ -150,10 +151,10 @@ function BookFileActs() {
   const [reading, setReading] = useState<ImportReading>()
   const [clearing, setClearing] = useState(false)
   const save = () => {
-    download(exportText(), 'application/json', `ellop-book-${useBook.getState().minute.slice(0, 10)}.json`)
+    saveFile(exportText(), 'application/json', `ellop-book-${useBook.getState().minute.slice(0, 10)}.json`)
     void noteSaved()
   }
-  const saveCsv = () => download(exportCsv(), 'text/csv', `ellop-entries-${useBook.getState().minute.slice(0, 10)}.csv`)
+  const saveCsv = () => saveFile(exportCsv(), 'text/csv', `ellop-entries-${useBook.getState().minute.slice(0, 10)}.csv`)
   const read = async (file: File | undefined) => {
     if (file === undefined) return
     if (file.size > LARGEST_FILE_BYTES)
@@ -240,13 +241,4 @@ function BookFileActs() {
       </Modal>
     </div>
   )
-}
-
-function download(content: string, type: string, name: string): void {
-  const url = URL.createObjectURL(new Blob([content], { type }))
-  const link = document.createElement('a')
-  link.href = url
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(url)
 }
