@@ -318,6 +318,8 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   containers: 'The number of containers',
   water_mL: 'The water',
   value: 'The reading',
+  latitude_deg: 'The latitude',
+  efficiency: 'The share of the heat',
   symptoms: 'What they feel',
 }
 

@@ -6,7 +6,8 @@ import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 
 const mL = 1000
-const NUMBERS = ['elevation_m', 'power_W', 'waterTemp_C', 'ice_g'] as const
+const NUMBERS = ['elevation_m', 'power_W', 'efficiency', 'waterTemp_C', 'ice_g'] as const
+const PERCENT = 100
 
 /** The kitchen: where it lies and what it has. Every limit and every plan is computed from it. */
 export function KitchenCard() {
@@ -31,20 +32,24 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
   const [numbers, setNumbers] = useState({
     elevation_m: String(kitchen.elevation_m),
     power_W: String(kitchen.burner.power_W),
+    efficiency: String(Math.round(kitchen.burner.efficiency * PERCENT)),
     waterTemp_C: String(kitchen.waterTemp_C),
     ice_g: String(kitchen.ice_g),
   })
+  const [latitude, setLatitude] = useState(kitchen.latitude_deg === undefined ? '' : String(kitchen.latitude_deg))
   const [pots, setPots] = useState(kitchen.pots_mL.map((pot) => String(pot / mL)).join(' · '))
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({})
   const errorFor = (field: string) => wrong[field] ?? errorOf(field)
   const note = async () => {
     const read = NUMBERS.map((field) => [field, readField(numbers[field])] as const)
+    const lies = readField(latitude)
     const sizes = pots
       .split(/[·;\s]+/)
       .filter(Boolean)
       .map(readField)
     const faults = {
       ...Object.fromEntries(read.flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))),
+      ...(latitude.trim() !== '' && 'error' in lies ? { latitude_deg: lies.error } : {}),
       ...(name.trim() === '' ? { name: 'Give the kitchen a name.' } : {}),
       ...(sizes.length === 0 || sizes.some((size) => 'error' in size)
         ? { pots_mL: 'Give litres with spaces between them, like 3 5 8.' }
@@ -63,7 +68,8 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
           name: name.trim(),
           timeZone,
           elevation_m: value.elevation_m,
-          burner: { ...kitchen.burner, power_W: value.power_W },
+          ...(latitude.trim() !== '' && 'value' in lies ? { latitude_deg: lies.value } : {}),
+          burner: { power_W: value.power_W, efficiency: value.efficiency / PERCENT },
           pots_mL: sizes.flatMap((size) => ('value' in size ? [size.value * mL] : [])),
           waterTemp_C: value.waterTemp_C,
           ice_g: value.ice_g,
@@ -93,16 +99,33 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
         void note()
       }}
     >
-      <Field label="Name" error={errorFor('name') ?? otherError([...NUMBERS, 'name', 'pots_mL'])}>
+      <Field label="Name" error={errorFor('name') ?? otherError([...NUMBERS, 'latitude_deg', 'name', 'pots_mL'])}>
         {(id) => (
           <Input id={id} size="large" maxLength={80} value={name} onChange={(event) => setName(event.target.value)} />
         )}
       </Field>
       {numberField('elevation_m', 'Height', 'm above the sea', boilsAt(numbers.elevation_m))}
+      <NumberField
+        label="Latitude"
+        unit="° north"
+        value={latitude}
+        onChange={(text) => {
+          setLatitude(text)
+          setWrong({})
+        }}
+        hint="For the season; south with a minus. Whole degrees will do."
+        error={errorFor('latitude_deg')}
+      />
       <Field label="Pots" hint="Litres, with spaces between them" error={errorFor('pots_mL')}>
         {(id) => <Input id={id} size="large" value={pots} onChange={(event) => setPots(event.target.value)} />}
       </Field>
       {numberField('power_W', 'Strongest burner', 'W')}
+      {numberField(
+        'efficiency',
+        'Of its heat the pot gets',
+        '%',
+        'Gas 35 to 50, electric plate 60 to 75, induction 75 to 90, wood stove 10 to 25.',
+      )}
       {numberField('waterTemp_C', 'Cold tap water', '°C')}
       {numberField('ice_g', 'Ice in the house', 'g')}
       <Field label="Time zone">

@@ -14,6 +14,7 @@ export function GroundForm({ lot, context }: { lot: LotState; context: JudgeCont
   const [from, setFrom] = useState(patch?.facts.permission?.value.from ?? '')
   const [sprayed, setSprayed] = useState('')
   const [sprayKnown, setSprayKnown] = useState<string>()
+  const [height, setHeight] = useState(patch?.elevation_m === undefined ? '' : String(patch.elevation_m))
   const [road, setRoad] = useState('')
   const [roadKnown, setRoadKnown] = useState<string>()
   const [rest, setRest] = useState<Partial<Pick<GroundNote, 'pastUse' | 'manured' | 'dogs'>> & { healthy?: string }>({})
@@ -23,6 +24,8 @@ export function GroundForm({ lot, context }: { lot: LotState; context: JudgeCont
   const submit = () => {
     const distance = readField(road)
     if (roadKnown === 'near' && 'error' in distance) return setFault(`Distance to the road: ${distance.error}`)
+    const lies = readField(height)
+    if (height.trim() !== '' && 'error' in lies) return setFault(`Height of the patch: ${lies.error}`)
     const day = /^\d{4}-\d{2}-\d{2}$/.test(sprayed) ? `${sprayed}T00:00:00.000Z` : null
     if (sprayKnown === 'yes' && day === null) return setFault('Give the day of the last spraying, such as 2024-06-14.')
     setFault(undefined)
@@ -37,7 +40,8 @@ export function GroundForm({ lot, context }: { lot: LotState; context: JudgeCont
       ...(rest.dogs === undefined ? {} : { dogs: rest.dogs }),
       ...(rest.healthy === undefined ? {} : { looksHealthy: rest.healthy === 'yes' }),
     }
-    void write({ type: 'ground-noted', patch: lot.weighedIn?.patch ?? '', facts }, 'Ground noted')
+    const elevation = height.trim() !== '' && 'value' in lies ? { elevation_m: lies.value } : {}
+    void write({ type: 'ground-noted', patch: lot.weighedIn?.patch ?? '', ...elevation, facts }, 'Ground noted')
   }
   return (
     <div className="form">
@@ -127,6 +131,13 @@ export function GroundForm({ lot, context }: { lot: LotState; context: JudgeCont
           { value: 'yes', label: 'yes' },
           { value: 'no', label: 'no' },
         ]}
+      />
+      <NumberField
+        label="Height of the patch"
+        unit="m above the sea"
+        value={height}
+        onChange={setHeight}
+        hint="For the season; may stay empty."
       />
       {(fault ?? otherError([])) !== undefined && (
         <p className="refusal" role="alert">

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { StandReason } from '../take/StandReason'
 
 const FIELDS = ['stems', 'taken', 'wildlifeOn']
 
@@ -90,6 +91,9 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
             .
           </p>
         )}
+      </div>
+      <div className="wide">
+        <StandReason taxon={taxon} part={part} title="Why so much and no more" />
       </div>
       {otherError(FIELDS) !== undefined && (
         <p className="refusal wide" role="alert">

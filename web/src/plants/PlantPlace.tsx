@@ -24,6 +24,7 @@ import { Link, useParams } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { PlantSketch } from '../drawing/plant/sketch'
 import { TellDrawing } from '../drawing/TellDrawing'
+import { StandReason } from '../take/StandReason'
 
 const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
   'raw-ok': 'raw or cooked',
@@ -49,6 +50,7 @@ export default function PlantPlace() {
       </section>
     )
   const kitchen = kitchenAt(context.book.house, context.now)
+  const part = taxon.uses.find(({ verdict }) => verdict !== 'never')?.part
   return (
     <article className="plant">
       <div className="plant-head">
@@ -88,6 +90,11 @@ export default function PlantPlace() {
         .map((use) => (
           <UseCard key={`${use.part} ${use.stage}`} use={use} elevation_m={kitchen?.elevation_m ?? 0} />
         ))}
+      {part !== undefined && (
+        <section className="card">
+          <StandReason taxon={taxon} part={part} title="How much a stand bears" />
+        </section>
+      )}
       <OwnLog taxon={taxon} context={context} />
       <p className="soft">
         Kinds of source: {taxon.sources.join(', ')}. Read by one writer and one second reader; it defers to a botanist
@@ -188,6 +195,37 @@ function TakenFor({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
   )
 }
 
+/** What a kilogram picked comes to; planning values, each with its range. */
+function Yields({ use: { edibleFraction, cookedYield, moisture, portion_g } }: { use: Use }) {
+  const lines = [
+    edibleFraction && (['goes on after trimming', edibleFraction] as const),
+    cookedYield && (['of that is left when cooked', cookedYield] as const),
+    moisture && (['of it is water', moisture] as const),
+  ].filter((line) => line !== undefined)
+  if (lines.length === 0 && portion_g === undefined) return null
+  return (
+    <>
+      <h3>What it comes to</h3>
+      <ul>
+        {lines.map(([what, { low, usual, high }]) => (
+          <li key={what}>
+            <strong>{percent(usual)}</strong> {what} ({percent(low)} to {percent(high)})
+          </li>
+        ))}
+        {portion_g !== undefined && (
+          <li>
+            a portion is about <strong>{formatMass(portion_g)}</strong>
+            {edibleFraction !== undefined &&
+              cookedYield !== undefined &&
+              `: some ${formatMass(portion_g / edibleFraction.usual / cookedYield.usual)} as picked`}
+          </li>
+        )}
+      </ul>
+      <p className="soft">Planning values: your own weighings go before them.</p>
+    </>
+  )
+}
+
 function UseCard({ use, elevation_m }: { use: Use; elevation_m: number }) {
   const title = `${plainWords(use.part)}, ${plainWords(use.stage)}`
   if (use.verdict === 'never')
@@ -239,13 +277,7 @@ function UseCard({ use, elevation_m }: { use: Use; elevation_m: number }) {
               </li>
             ))}
           </ul>
-          {use.edibleFraction !== undefined && (
-            <p className="soft">
-              Of what is picked about {percent(use.edibleFraction.usual)} goes on ({percent(use.edibleFraction.low)} to{' '}
-              {percent(use.edibleFraction.high)}
-              ).
-            </p>
-          )}
+          <Yields use={use} />
         </div>
         <div>
           <h3>Schools</h3>
