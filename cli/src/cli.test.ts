@@ -34,7 +34,7 @@ describe('the command line', () => {
     expect(ask('fry', {})).toMatchObject({
       exit: 2,
       out: '',
-      err: 'fry: is not a verb; there are leach, boil, chill, blanch-load, dry-target, clear, plan, catalogue\n',
+      err: 'fry: is not a verb; there are leach, boil, chill, blanch-load, dry-target, clear, plan, take, catalogue\n',
     })
     expect(ask('boil', {}, '--loud').err).toBe('--loud: is not an option; there are --schema and --lines\n')
   })

@@ -1,11 +1,11 @@
 import type { StandProjection } from '@ellop/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent } from 'echarts/components'
-import { init, use } from 'echarts/core'
+import { init, use as register } from 'echarts/core'
 import { CanvasRenderer } from 'echarts/renderers'
 import { useEffect, useRef } from 'react'
 
-use([LineChart, GridComponent, CanvasRenderer])
+register([LineChart, GridComponent, CanvasRenderer])
 
 /** One way of taking, and what becomes of the stand under it. */
 export interface Way {
