@@ -13,7 +13,7 @@ export function run(args: readonly string[], readInput: () => string): Outcome {
   if (verb === undefined)
     return said(
       listVerbs()
-        .map(({ verb: name, tells }) => `${name.padEnd(12)} ${tells}`)
+        .map(({ verb: name, tells }) => `${name.padEnd(15)} ${tells}`)
         .join('\n'),
     )
   const unknown = flags.find((flag) => flag !== '--schema' && flag !== '--lines')

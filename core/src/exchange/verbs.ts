@@ -4,10 +4,13 @@ import { CHARACTERS, type Part } from '../flora/vocabulary'
 import { blanchLoad, chillIce, type BlanchLoadInput, type ChillInput } from '../heat/balance'
 import { boilingPoint, type BoilInput } from '../heat/boil'
 import { clear, seasonOf } from '../identity/clear'
+import { dryForecast, type DryForecastInput } from '../keep/dryForecast'
 import { dryTarget } from '../keep/dryTarget'
+import { waterActivity, type WaterActivityInput } from '../keep/waterActivity'
 import { leach, type LeachInput } from '../leach/leach'
 import { fairShare, SHARE_SCHOOLS, type Standing } from '../take/share'
 import type { Stand } from '../take/standEstimate'
+import { tasteForecast, type TasteForecastInput } from '../taste/forecast'
 import { plan, type PlanInput } from '../treatment/plan'
 import { check, type Checked } from './check'
 import { count, eaterKind, elevation_m, goal, mass_g, massOrNone_g, part, sensitivity, stage, text } from './shapes'
@@ -62,31 +65,68 @@ const observed = Joi.object(
     'object.unknown': `{{#label}} is not a character of the vocabulary; there are ${Object.keys(CHARACTERS).join(', ')}`,
   })
 
+const pieces = () =>
+  Joi.object({
+    shape: Joi.valid('slab', 'cylinder', 'sphere').required(),
+    size_mm: Joi.number().greater(0).max(1000).required(),
+  })
+const bath = () =>
+  Joi.object({
+    water_mL: volume_mL().greater(0).required(),
+    minutes: Joi.number().min(0).max(1e7).required(),
+    temp_C: temp().min(-5).max(130).required(),
+    flow_mL_min: Joi.number().min(0).max(1e7),
+  })
+const logNormal = (most: number) =>
+  Joi.object({
+    median: Joi.number().greater(0).max(most).required(),
+    gsd: Joi.number().min(1).max(20).required(),
+  })
+const score = () => Joi.number().min(0).max(10)
+
 const VERBS: Readonly<Record<string, Verb>> = {
   leach: {
     tells: 'what stays in the food after one or more baths',
     schema: Joi.object({
-      pieces: Joi.object({
-        shape: Joi.valid('slab', 'cylinder', 'sphere').required(),
-        size_mm: Joi.number().greater(0).max(1000).required(),
-      }).required(),
+      pieces: pieces().required(),
       heldLiquid_mL: volume_mL().greater(0).required(),
       diffusivity25_m2_s: Joi.number().greater(0).max(1e-6).required(),
       activation_kJ_mol: Joi.number().min(0).max(500).required(),
-      baths: Joi.array()
-        .items(
-          Joi.object({
-            water_mL: volume_mL().greater(0).required(),
-            minutes: Joi.number().min(0).max(1e7).required(),
-            temp_C: temp().min(-5).max(130).required(),
-            flow_mL_min: Joi.number().min(0).max(1e7),
-          }),
-        )
-        .min(1)
-        .max(200)
-        .required(),
+      baths: Joi.array().items(bath()).min(1).max(200).required(),
     }),
     answer: (input: LeachInput) => leach(input),
+  },
+  'taste-forecast': {
+    tells: 'how many baths more, given what the cook tasted',
+    schema: Joi.object({
+      pieces: pieces().required(),
+      heldLiquid_mL: volume_mL().greater(0).required(),
+      activation_kJ_mol: Joi.number().min(0).max(500).required(),
+      bath: bath().required(),
+      prior: Joi.object({
+        diffusivity25_m2_s: logNormal(1e-6).required(),
+        strength: logNormal(1e6).required(),
+      }).required(),
+      noise: Joi.number().min(0.05).max(10).required(),
+      observations: Joi.array()
+        .items(
+          Joi.object({
+            afterBath: Joi.number().integer().min(0).max(Joi.ref('....maxBaths')).required().messages({
+              'number.max': '{{#label}} must be at most maxBaths',
+              'any.ref': '{{#label}} must be at most maxBaths',
+            }),
+            score: score().integer().required(),
+          }),
+        )
+        .max(200)
+        .required(),
+      target: score().required(),
+      maxBaths: Joi.number().integer().min(1).max(60).required(),
+    }),
+    answer: (input: TasteForecastInput) => {
+      const { baths, score: scores, posterior } = tasteForecast(input)
+      return { baths, score: scores, posterior }
+    },
   },
   boil: {
     tells: 'the boiling point at an elevation or pressure, with sugar and salt',
@@ -102,6 +142,17 @@ const VERBS: Readonly<Record<string, Verb>> = {
         'object.xor': 'elevation_m and pressure_hPa cannot both be given; leave one out',
       }),
     answer: (input: BoilInput) => boilingPoint(input),
+  },
+  'water-activity': {
+    tells: 'how much of its water a syrup or brine holds back',
+    schema: Joi.object({
+      water_g: mass_g().required(),
+      sucrose_g: massOrNone_g().required(),
+      glucose_g: massOrNone_g().required(),
+      salt_g: massOrNone_g().required(),
+      temp_C: temp().min(0).max(125).required(),
+    }),
+    answer: (input: WaterActivityInput) => ({ aw: waterActivity(input).aw }),
   },
   chill: {
     tells: 'the ice that brings hot food and water to a target',
@@ -138,6 +189,37 @@ const VERBS: Readonly<Record<string, Verb>> = {
         .messages({ 'number.max': '{{#label}} must be at most startMoisture' }),
     }),
     answer: (input: Parameters<typeof dryTarget>[0]) => dryTarget(input),
+  },
+  'dry-forecast': {
+    tells: 'when a batch will be dry enough, from weighings so far',
+    schema: Joi.object({
+      start_g: mass_g().required(),
+      startMoisture: share().greater(0).required(),
+      targetMoisture: share()
+        .greater(0)
+        .less(Joi.ref('startMoisture'))
+        .required()
+        .messages({ 'number.less': '{{#label}} must be less than startMoisture' }),
+      weighings: Joi.array()
+        .items(
+          Joi.object({
+            minutes: Joi.number().min(0).max(1e5).required(),
+            mass_g: mass_g().max(Joi.ref('....start_g')).required().messages({
+              'number.max': '{{#label}} must be at most start_g',
+              'any.ref': '{{#label}} must be at most start_g',
+            }),
+          }),
+        )
+        .max(500)
+        .required(),
+    }),
+    answer: (input: DryForecastInput) => dryForecast(input),
+    refuses: ({ weighings }: DryForecastInput) => {
+      const back = weighings.findIndex(({ minutes }, index) => minutes < (weighings[index - 1]?.minutes ?? 0))
+      return back < 0
+        ? undefined
+        : { path: `weighings.${back}.minutes`, message: 'must not be before the weighing above it; put them in order' }
+    },
   },
   clear: {
     tells: 'whether what was seen clears a claimed plant, and what to look at next',

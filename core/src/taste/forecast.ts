@@ -1,0 +1,190 @@
+import { leach, type Bath, type LeachInput } from '../leach/leach'
+import { normalBelow } from '../quantity/normal'
+
+/** A quantity of which only the middle and the spread are known: log-normal. */
+export interface LogNormal {
+  readonly median: number
+  /** Geometric standard deviation, from 1. */
+  readonly gsd: number
+}
+
+export interface TasteForecastInput extends Pick<LeachInput, 'pieces' | 'heldLiquid_mL' | 'activation_kJ_mol'> {
+  /** The bath that is repeated. */
+  readonly bath: Bath
+  readonly prior: { readonly diffusivity25_m2_s: LogNormal; readonly strength: LogNormal }
+  /** Standard deviation of a taste before it is rounded, points of 10. */
+  readonly noise: number
+  readonly observations: readonly { readonly afterBath: number; readonly score: number }[]
+  readonly target: number
+  readonly maxBaths: number
+}
+
+export interface TasteForecast {
+  /** Baths in all, those done included, by which the mean score first is at or below the target; maxBaths + 1: not within them. */
+  readonly baths: { readonly p10: number; readonly p50: number; readonly p80: number; readonly p90: number }
+  /** The chance that so many baths are enough, from none to maxBaths. */
+  readonly enough: readonly number[]
+  readonly score: readonly { readonly afterBath: number; readonly mean: number }[]
+  readonly posterior: { readonly diffusivity25_m2_s: LogNormal; readonly strength: LogNormal }
+  /** How likely such tastes were before any of them, over the likeliest ones: small means that something is not as assumed. */
+  readonly surprise: number
+}
+
+/** Points of the grid, and how far it reaches in standard deviations of the prior. */
+const RATES = 160
+const STRENGTHS = 200
+const REACH_sd = 5
+/** The leach is solved at so many rates and told between them by a cubic. */
+const SOLVED = 48
+const HIGHEST = 10
+
+/**
+ * How many baths there will be in all, given what was tasted: the posterior of rate and strength on a dense grid. A score is the
+ * rounding, clamped to 0 to 10, of a normal about 10x/(1+x), x = strength × residual (a saturating response; the residual by
+ * diffusion, see `leach`). For taste alone: it says nothing of a poison, and nothing is tasted that is not safe to taste.
+ */
+export function tasteForecast(input: TasteForecastInput): TasteForecast {
+  const { prior, noise, observations, target, maxBaths } = input
+  const rates = axis(prior.diffusivity25_m2_s, RATES)
+  const strengths = axis(prior.strength, STRENGTHS)
+  const residuals = residualsAt(rates.logs, input)
+  const count = rates.logs.length * strengths.logs.length
+  const logs = new Float64Array(count)
+  let best = -Infinity
+  for (let rate = 0; rate < rates.logs.length; rate += 1)
+    for (let strength = 0; strength < strengths.logs.length; strength += 1) {
+      let log = (rates.logWeights[rate] ?? 0) + (strengths.logWeights[strength] ?? 0)
+      const whole = Math.exp(strengths.logs[strength] ?? 0)
+      for (const { afterBath, score } of observations)
+        log += Math.log(likelihood(score, meanScore(whole * (residuals[afterBath]?.[rate] ?? 0)), noise))
+      logs[rate * strengths.logs.length + strength] = log
+      if (log > best) best = log
+    }
+  const weights = logs.map((log) => Math.exp(log - best))
+  const sum = weights.reduce((total, weight) => total + weight, 0)
+  const enoughStrength = target >= HIGHEST ? Infinity : target / (HIGHEST - target)
+  const enough = Array.from({ length: maxBaths + 1 }, () => 0)
+  const means = Array.from({ length: maxBaths + 1 }, () => 0)
+  const byRate = new Float64Array(rates.logs.length)
+  const byStrength = new Float64Array(strengths.logs.length)
+  for (let rate = 0; rate < rates.logs.length; rate += 1)
+    for (let strength = 0; strength < strengths.logs.length; strength += 1) {
+      const weight = (weights[rate * strengths.logs.length + strength] ?? 0) / sum
+      byRate[rate] = (byRate[rate] ?? 0) + weight
+      byStrength[strength] = (byStrength[strength] ?? 0) + weight
+      const whole = Math.exp(strengths.logs[strength] ?? 0)
+      for (let baths = 0; baths <= maxBaths; baths += 1) {
+        const x = whole * (residuals[baths]?.[rate] ?? 0)
+        means[baths] = (means[baths] ?? 0) + weight * meanScore(x)
+        if (x <= enoughStrength) enough[baths] = (enough[baths] ?? 0) + weight
+      }
+    }
+  const quantile = (share: number) => {
+    const found = enough.findIndex((chance) => chance >= share)
+    return found < 0 ? maxBaths + 1 : found
+  }
+  return {
+    baths: { p10: quantile(0.1), p50: quantile(0.5), p80: quantile(0.8), p90: quantile(0.9) },
+    enough,
+    score: means.slice(1).map((mean, index) => ({ afterBath: index + 1, mean })),
+    posterior: {
+      diffusivity25_m2_s: summary(rates.logs, byRate),
+      strength: summary(strengths.logs, byStrength),
+    },
+    surprise: surpriseOf(best, sum, observations.length),
+  }
+}
+
+/** Chance of a whole score about a mean, the ends taking the tails; never quite none. */
+export function likelihood(score: number, mean: number, noise: number): number {
+  const above = score >= HIGHEST ? 1 : normalBelow((score + 0.5 - mean) / noise)
+  const below = score <= 0 ? 0 : normalBelow((score - 0.5 - mean) / noise)
+  return Math.max(above - below, 1e-12)
+}
+
+/** The score that so much is tasted as, before noise. */
+export function meanScore(x: number): number {
+  return (HIGHEST * x) / (1 + x)
+}
+
+interface Axis {
+  readonly logs: Float64Array
+  readonly logWeights: Float64Array
+}
+
+/** A log-normal prior on evenly spaced logarithms; one point where nothing is uncertain. */
+function axis({ median, gsd }: LogNormal, points: number): Axis {
+  const sd = Math.log(gsd)
+  if (sd < 1e-9) return { logs: Float64Array.of(Math.log(median)), logWeights: Float64Array.of(0) }
+  const step = (2 * REACH_sd) / (points - 1)
+  const z = Float64Array.from({ length: points }, (_, index) => -REACH_sd + step * index)
+  const raw = z.map((each) => Math.exp((-each * each) / 2))
+  const sum = raw.reduce((total, each) => total + each, 0)
+  return { logs: z.map((each) => Math.log(median) + sd * each), logWeights: raw.map((each) => Math.log(each / sum)) }
+}
+
+/** What is left after none, one, … maxBaths baths, at each rate: solved at some, told between them by a cubic of the logarithm. */
+function residualsAt(logs: Float64Array, input: TasteForecastInput): readonly Float64Array[] {
+  const { bath, maxBaths } = input
+  const solve = (log: number) => {
+    const { residual } = leach(
+      {
+        pieces: input.pieces,
+        heldLiquid_mL: input.heldLiquid_mL,
+        activation_kJ_mol: input.activation_kJ_mol,
+        diffusivity25_m2_s: Math.exp(log),
+        baths: Array.from({ length: maxBaths }, () => bath),
+      },
+      'quick',
+    )
+    return [1, ...residual].map((left) => Math.log(Math.max(left, 1e-300)))
+  }
+  const [low, high] = [logs[0] ?? 0, logs.at(-1) ?? 0]
+  if (high - low < 1e-12) {
+    const only = solve(low)
+    return only.map((log) => Float64Array.of(Math.exp(log)))
+  }
+  const step = (high - low) / (SOLVED - 1)
+  const solved = Array.from({ length: SOLVED }, (_, index) => solve(low + step * index))
+  return Array.from({ length: maxBaths + 1 }, (_, baths) =>
+    logs.map((log) => {
+      const place = (log - low) / step
+      const at = Math.max(0, Math.min(SOLVED - 2, Math.floor(place)))
+      const value = (index: number) => solved[Math.max(0, Math.min(SOLVED - 1, index))]?.[baths] ?? 0
+      return Math.exp(cubic(value(at - 1), value(at), value(at + 1), value(at + 2), place - at))
+    }),
+  )
+}
+
+/** Catmull & Rom 1974, between the middle two of four evenly spaced values. */
+function cubic(a: number, b: number, c: number, d: number, t: number): number {
+  return b + 0.5 * t * (c - a + t * (2 * a - 5 * b + 4 * c - d + t * (3 * (b - c) + d - a)))
+}
+
+function summary(logs: Float64Array, weights: Float64Array): LogNormal {
+  let mean = 0
+  let square = 0
+  for (const [index, log] of logs.entries()) {
+    mean += (weights[index] ?? 0) * log
+    square += (weights[index] ?? 0) * log * log
+  }
+  let gathered = 0
+  let median = logs[0] ?? 0
+  for (const [index, log] of logs.entries()) {
+    const weight = weights[index] ?? 0
+    if (gathered + weight >= 0.5) {
+      const before = index === 0 ? log : (logs[index - 1] ?? log)
+      // Within a cell the weight is taken to lie evenly about its point.
+      const width = log - before
+      median = log - width / 2 + (weight > 0 ? ((0.5 - gathered) / weight) * width : 0)
+      break
+    }
+    gathered += weight
+  }
+  return { median: Math.exp(median), gsd: Math.exp(Math.sqrt(Math.max(0, square - mean * mean))) }
+}
+
+/** The evidence of the scores over that of as many scores that are each as likely as eleven even ones. */
+function surpriseOf(best: number, sum: number, observations: number): number {
+  return Math.exp(best + Math.log(sum) + observations * Math.log(11))
+}
