@@ -14,6 +14,8 @@ export default defineConfig({
     baseURL: `http://localhost:${PORT}`,
     launchOptions: CHROMIUM_LAUNCH,
     viewport: { width: 1280, height: 800 },
+    // Kept back but where it is tested: each test would fetch all of the application anew.
+    serviceWorkers: 'block',
     trace: 'retain-on-failure',
   },
   webServer: {

@@ -27,6 +27,7 @@ export async function benchBrowser(large: readonly Entry[], reference: number): 
     ...CHROMIUM_LAUNCH,
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
   })
   const page = context.pages()[0] ?? (await context.newPage())
   page.setDefaultTimeout(LONG_ms)

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import react from '@vitejs/plugin-react'
 import { defineConfig, type Plugin } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 const FLORA = fileURLToPath(new URL('../core/src/flora', import.meta.url))
 const HASH_LENGTH = 10
@@ -34,7 +35,31 @@ export const CATALOGUE = await answer.json()`
 }
 
 export default defineConfig({
-  plugins: [react(), catalogueAsData()],
+  plugins: [
+    react(),
+    catalogueAsData(),
+    VitePWA({
+      // A new version is offered, never forced: a step may be running.
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Ellop',
+        short_name: 'Ellop',
+        description: 'A kitchen log with eight gates for wild food cooks',
+        start_url: '/basket',
+        display: 'standalone',
+        background_color: '#f5f0e4',
+        theme_color: '#24342e',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['index.html', 'mark.svg', 'assets/*.{js,css,json,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/station\//],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+      },
+    }),
+  ],
   worker: { format: 'es', plugins: () => [catalogueAsData()] },
   build: { target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 1600 },
 })

@@ -9,6 +9,9 @@ import { station } from './station'
 const A_YEAR_s = 31_536_000
 const NONCE_BYTES = 18
 
+/** What keeps the application in the browser may fetch the application, and nothing else. */
+const KEEPER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'"
+
 /** What pages may load: only what this server ships. Styles made at run time carry the page's own nonce. */
 function contentPolicy(nonce: string): string {
   return [
@@ -44,13 +47,13 @@ export function makeApp(dist: string): Hono {
     context.header('Cross-Origin-Opener-Policy', 'same-origin')
     context.header('Permissions-Policy', 'camera=(), microphone=(), geolocation=()')
     if (context.res.headers.get('Content-Security-Policy') === null)
-      context.header('Content-Security-Policy', "default-src 'none'")
+      context.header('Content-Security-Policy', context.req.path === '/sw.js' ? KEEPER_POLICY : "default-src 'none'")
     if (context.req.path.startsWith('/assets/') && context.res.status === 200)
       context.header('Cache-Control', `public, max-age=${A_YEAR_s}, immutable`)
     else if (context.res.headers.get('Cache-Control') === null) context.header('Cache-Control', 'no-cache')
   })
   app.route('/station', station)
-  app.get('/index.html', (context) => context.redirect('/'))
+  app.get('/index.html', (context) => sendPage(context, page()))
   app.get('/', (context) => sendPage(context, page()))
   app.use('/*', serveStatic({ root: dist }))
   app.get('/*', (context) =>

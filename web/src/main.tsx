@@ -10,6 +10,7 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { App } from './app/App'
+import { keepOffline } from './app/offline'
 import { THEME } from './app/theme'
 import { startAutosave } from './book/autosave'
 
@@ -18,6 +19,7 @@ const root = document.getElementById('root')
 const overlays = document.getElementById('overlays')
 if (root === null || overlays === null) throw new RangeError('main: expected elements with the ids root and overlays')
 startAutosave()
+keepOffline()
 createRoot(root).render(
   <StrictMode>
     {/* Overlays open in a place of their own: for document.body the library would inject styles without the nonce. */}

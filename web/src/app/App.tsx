@@ -6,6 +6,7 @@ import { DEMO_BOOK } from '../book/books'
 import { useBook } from '../book/bookStore'
 import { SoonPlace } from '../soon/SoonPlace'
 import { DueBar } from './DueBar'
+import { OfflineBar } from './OfflineBar'
 import { useKeys } from './useKeys'
 import { PathBar } from './PathBar'
 
@@ -42,6 +43,7 @@ export function App() {
         Skip to the work
       </a>
       <PathBar />
+      {status === 'ready' && <OfflineBar />}
       <main id="place" tabIndex={-1}>
         {status === 'loading' && <Waiting />}
         {status === 'failed' && (
