@@ -10,11 +10,17 @@ import {
   foldLog,
   gateViews,
   leach,
+  lifeTableOf,
   plan,
+  projectStand,
+  season,
+  tasteForecast,
   amendPreview,
   type BookLog,
   type Entry,
+  type SeasonInput,
   type Struck,
+  type TasteForecastInput,
 } from '@ellop/core'
 import { DEMO_OPENS_AT } from '@ellop/demo'
 import { benchBrowser } from './benchBrowser'
@@ -48,6 +54,44 @@ const eaten = demo.find(({ type }) => type === 'sorted') ?? tell
 const more = large.slice(-10_000).map((entry) => JSON.parse(JSON.stringify(entry, renamed(9999))) as Entry)
 const add = (entries: readonly Entry[]) => (): BookLog => addEntries(log, entries)
 
+const SLOW_BULB = lifeTableOf({ lifeForm: 'bulb-geophyte', yearsToMaturity: 7, standing: 'common' })
+/** Each future is made up anew: what was asked before is kept. */
+let stand = 0
+const TASTED: TasteForecastInput = {
+  pieces: { shape: 'slab', size_mm: 4 },
+  heldLiquid_mL: 300,
+  activation_kJ_mol: 25,
+  bath: { water_mL: 2000, minutes: 20, temp_C: 97 },
+  prior: { diffusivity25_m2_s: { median: 3e-10, gsd: 1.8 }, strength: { median: 3, gsd: 2 } },
+  noise: 0.8,
+  observations: [
+    { afterBath: 0, score: 8 },
+    { afterBath: 1, score: 6 },
+  ],
+  target: 2,
+  maxBaths: 12,
+}
+const foods = CATALOGUE.taxa.filter(({ uses }) => uses.length > 0).slice(0, 100)
+const patches = Array.from({ length: 20 }, (_, index) => ({
+  id: `patch-${index}`,
+  latitude_deg: 47,
+  elevation_m: 100 * index,
+}))
+const seasonAsked: SeasonInput = {
+  catalogue: CATALOGUE,
+  patches,
+  rows: foods.flatMap(({ scientificName }) => patches.map(({ id }) => ({ taxon: scientificName, patch: id }))),
+  sightings: Array.from({ length: 10 }, (_, year) =>
+    foods.map(({ scientificName, uses }, index) => ({
+      taxon: scientificName,
+      stage: uses[0]?.stage ?? 'young',
+      patch: `patch-${(index + year) % 20}`,
+      day: `${2017 + year}-05-${10 + (index % 15)}`,
+    })),
+  ).flat(),
+  today: '2027-05-16',
+}
+
 /** The reference of every figure: one pass over as many entries, sorting them as the log does. */
 const reference = median(
   () => large.toSorted((a, b) => (a.at < b.at ? -1 : 1)).filter(({ type }) => type === 'weighed-in').length,
@@ -75,6 +119,13 @@ const rows: readonly (readonly [string, number, string])[] = [
     median(() => clear({ taxon: 'Urtica dioica', observed: {} }, CATALOGUE)),
     '< 20 ms',
   ],
+  ['season, 100 plants × 20 patches × 10 years', median(() => season(seasonAsked), 5), '< 200 ms'],
+  [
+    'a stand over thirty years, its safe take too',
+    median(() => projectStand(SLOW_BULB, 0.05, (stand += 1)), 5),
+    '< 50 ms',
+  ],
+  ['forecast from two tastes, twelve baths', median(() => tasteForecast(TASTED), 5), '< 100 ms'],
   [
     'leach, twelve baths',
     median(() =>

@@ -55,13 +55,13 @@ describe('the baths still to come, from what was tasted', () => {
           ask({ observations: [...observations, { afterBath: 1, score: last }] }).score[0]?.mean ?? 0
         expect(tasted(score + 1)).toBeGreaterThanOrEqual(tasted(score) - 1e-9)
       }),
-      { numRuns: 25 },
+      { numRuns: 12 },
     )
   })
   it('hold in as many simulated batches as they say, and surprise says when tastes do not fit', () => {
     const random = chance(31)
     const normal = normals(random)
-    const batches = 120
+    const batches = 70
     let [p50, p80, p90] = [0, 0, 0]
     for (let batch = 0; batch < batches; batch += 1) {
       const rate = 3e-10 * 1.8 ** normal()

@@ -35,7 +35,7 @@ const RATES = 160
 const STRENGTHS = 200
 const REACH_sd = 5
 /** The leach is solved at so many rates and told between them by a cubic. */
-const SOLVED = 48
+const SOLVED = 28
 const HIGHEST = 10
 
 /**
