@@ -59,6 +59,10 @@ export * from './season/season'
 export * from './season/station'
 export * from './season/window'
 
+// Going out
+export * from './outing/effort'
+export * from './outing/outing'
+
 // Ground, take, treatment, store, table
 export * from './ground/facts'
 export * from './ground/verdict'

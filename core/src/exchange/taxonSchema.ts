@@ -107,6 +107,11 @@ const use = Joi.object({
   cookedYield: range(),
   moisture: range(),
   bulk_g_per_L: Joi.number().greater(0),
+  pieceMass_g: Joi.number().greater(0).max(5000),
+  pickRate_g_per_h: strictObject({
+    low: Joi.number().greater(0).max(1e5),
+    high: Joi.number().min(Joi.ref('low')).max(1e5),
+  }).optional(),
   portion_g: Joi.number().greater(0),
   firstTaste_g: Joi.number().greater(0),
   ifUnreachable: text(),

@@ -71,6 +71,9 @@ export interface Use {
   readonly cookedYield?: Range
   readonly moisture?: Range
   readonly bulk_g_per_L?: number
+  /** One piece as picked. */
+  readonly pieceMass_g?: number
+  readonly pickRate_g_per_h?: { readonly low: number; readonly high: number }
   readonly portion_g?: number
   readonly firstTaste_g?: number
   /** What may be done with it where a kitchen cannot reach a limit. */

@@ -11,6 +11,7 @@ import { useKeys } from './useKeys'
 import { PathBar } from './PathBar'
 
 const LotPlace = lazy(() => import('../lot/LotPlace'))
+const OutingPlace = lazy(() => import('../outing/OutingPlace'))
 const SeasonPlace = lazy(() => import('../season/SeasonPlace'))
 const TablePlace = lazy(() => import('../table/TablePlace'))
 const LarderPlace = lazy(() => import('../larder/LarderPlace'))
@@ -65,10 +66,7 @@ export function App() {
             <Routes>
               <Route path="/" element={<Navigate to="/basket" replace />} />
               <Route path="/season" element={<SeasonPlace />} />
-              <Route
-                path="/outing"
-                element={<SoonPlace name="Outing" tells="where to go, what to bring and how much to take" />}
-              />
+              <Route path="/outing" element={<OutingPlace />} />
               <Route path="/basket" element={<BasketPlace />} />
               <Route path="/lot/:id" element={<LotPlace />} />
               <Route path="/lot/:id/tells" element={<TellsPlace />} />

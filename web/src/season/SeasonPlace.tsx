@@ -17,7 +17,7 @@ import {
   type Stage,
 } from '@ellop/core'
 import { App, Button, Dropdown, Input, Select, Switch } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useIsPhone } from '../app/useWidth'
 import { useBook, useJudgeContext } from '../book/bookStore'
@@ -26,7 +26,7 @@ import { says } from '../controls/FindBar'
 import { useNote } from '../controls/useNote'
 import { saveFile } from '../notebook/saveFile'
 import { Lens } from './Lens'
-import { NOTHING_MEASURED, stationWeather, storedWeather, type KnownWeather } from './weather'
+import { useWeather } from './useWeather'
 import { WeatherLine } from './WeatherLine'
 import { isKind, KINDS, rowName, stateWord, whenWords, type Kind } from './words'
 import '../app/season.css'
@@ -303,32 +303,4 @@ function Row({ row, yearFrom, today, patchName, sightings }: { row: SeasonRow } 
       )}
     </article>
   )
-}
-
-function useWeather(
-  today: string,
-  latitude_deg: number,
-  elevation_m: number,
-  mode: string,
-): [KnownWeather | undefined, () => void] {
-  const isDemo = useBook(({ book }) => book.kind === 'demo')
-  const [known, setKnown] = useState<KnownWeather>()
-  const [round, setRound] = useState(0)
-  useEffect(() => {
-    let gone = false
-    const asked = isDemo ? stationWeather(today, { latitude_deg, elevation_m }, mode) : storedWeather()
-    asked
-      .catch(() => ({
-        ...NOTHING_MEASURED,
-        trouble: 'The stored weather could not be read: the usual temperatures stand in.',
-      }))
-      .then((found) => {
-        if (!gone) setKnown(found)
-      })
-      .catch(() => undefined)
-    return () => {
-      gone = true
-    }
-  }, [isDemo, today, latitude_deg, elevation_m, mode, round])
-  return [known, () => setRound(round + 1)]
 }

@@ -34,7 +34,8 @@ export function WeatherLine({ known, onTaken }: { known: KnownWeather | undefine
               : `By ${formatCount(measured, 'measured day')}${isDemo ? ' of the stand-in station' : ''}, the last ${formatDay(`${known.days[measured - 1]?.day ?? today}T12:00:00.000Z`, 'UTC')}.`))}
       </p>
       {ahead.length > 0 && (
-        <ol className="outlook" aria-label="Outlook">
+        // On a phone it is pushed along by hand or with the keys.
+        <ol className="outlook" aria-label="Outlook" tabIndex={0}>
           {ahead.slice(0, 7).map(({ day, min_C, max_C, rain_mm = 0, wind_km_h = 0 }) => (
             <li key={day} className={rain_mm > 5 ? 'wet' : wind_km_h > 30 ? 'windy' : ''}>
               <strong>{formatDay(`${day}T12:00:00.000Z`, 'UTC').split(' ').slice(0, 2).join(' ')}</strong>

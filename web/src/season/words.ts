@@ -15,7 +15,10 @@ export function stateWord(state: SeasonState): string {
 }
 
 /** What it is: the plant, and what of it. */
-export function rowName({ taxon, use }: SeasonRow): { readonly name: string; readonly part: string } {
+export function rowName({ taxon, use }: Pick<SeasonRow, 'taxon' | 'use'>): {
+  readonly name: string
+  readonly part: string
+} {
   return { name: use.called ?? commonName(taxon), part: `${plainWords(use.part)}, ${plainWords(use.stage)}` }
 }
 

@@ -52,8 +52,8 @@ export default function StandFuture({ taxon, part }: { taxon: Taxon; part: Part 
         <StandChart ways={ways} told={told} />
       </Suspense>
       <p>
-        {school} of the {PIECES[removalOf(part)] ?? 'leaves'} every year: {afterThirty(left)}. {school} of the plants
-        dug every year: {afterThirty(dug)}.
+        {sentence(school)} of the {PIECES[removalOf(part)] ?? 'leaves'} every year: {afterThirty(left)}.{' '}
+        {sentence(school)} of the plants dug every year: {afterThirty(dug)}.
       </p>
       <p>
         Whole plants: more than <strong>{percent(left.largestTake)}</strong> a year shrinks the average stand; up to{' '}
@@ -74,6 +74,10 @@ const PIECES: Readonly<Record<string, string>> = {
   fruit: 'fruits',
   bark: 'twigs',
   sap: 'taps',
+}
+
+function sentence(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
 function percent(share: number): string {

@@ -1,0 +1,162 @@
+import { findTaxon } from '../flora/catalogue'
+import { isHarmful } from '../identity/clear'
+import type { Taxon, Use } from '../flora/taxon'
+import type { JudgeContext } from '../gates/verdict'
+import { groundVerdict } from '../ground/verdict'
+import type { PatchId } from '../log/entry'
+import { dayNumber, type Day } from '../season/day'
+import type { SeasonRow, SeasonState } from '../season/season'
+import type { DayWeather } from '../season/station'
+import { removalOf } from '../take/removal'
+import { restsUntil } from '../take/rest'
+import { effortFor, type Effort } from './effort'
+
+/** One thing that may be picked on an outing. */
+export interface OutingChoice {
+  readonly taxon: Taxon
+  readonly use: Use
+  readonly patch: PatchId
+  readonly state: SeasonState
+  readonly narrow: boolean
+  /** Why it is not to be picked there; nothing where it may be. */
+  readonly against: readonly string[]
+  /** What must be asked of the ground before it counts. */
+  readonly toAsk: readonly string[]
+  /** Plants that kill or harm and are taken for it: it goes home in a bag of its own. */
+  readonly doubles: readonly { readonly scientificName: string; readonly severity: string }[]
+}
+
+/** A thing to be picked, and for how many plates. */
+export interface OutingWish {
+  readonly choice: OutingChoice
+  readonly plates: number
+}
+
+export interface OutingLine extends OutingWish {
+  readonly effort: Effort | undefined
+  /** Hours that it keeps raw and warm: what is used first stands first. */
+  readonly keeps_h: number | undefined
+}
+
+export interface OutingPlan {
+  /** Patches in the order of going: what keeps longest is picked first, what wilts is picked last. */
+  readonly stops: readonly { readonly patch: PatchId; readonly lines: readonly OutingLine[] }[]
+  readonly gear: readonly string[]
+  /** Picking alone, minutes, of what is known; walking and telling come on top. */
+  readonly picking_min: { readonly low: number; readonly usual: number; readonly high: number }
+  readonly warnings: readonly string[]
+}
+
+const OPEN: readonly SeasonState[] = ['ready', 'best', 'nearly-past', 'second-growth']
+const WET_mm = 2
+const WINDY_km_h = 40
+const HOT_C = 27
+
+/** What is open at which patches on a day, with what speaks against it there. */
+export function outingChoices(rows: readonly SeasonRow[], context: JudgeContext): readonly OutingChoice[] {
+  const { book, catalogue, now } = context
+  return rows.flatMap((row): readonly OutingChoice[] => {
+    const patch = book.house.patches[row.patch]
+    if (patch === undefined || !OPEN.includes(row.state)) return []
+    const ground = groundVerdict(row.taxon, patch.facts, patch.name, now)
+    const rest = restsUntil(book, catalogue, patch.id, row.taxon.scientificName)
+    return [
+      {
+        taxon: row.taxon,
+        use: row.use,
+        patch: patch.id,
+        state: row.state,
+        narrow: row.narrow,
+        against: [
+          ...ground.closed,
+          ...(rest !== undefined && rest > now ? [`${patch.name} rests from it until ${rest.slice(0, 10)}.`] : []),
+          ...(row.taxon.standing === 'protected' ? ['It is protected: it is not picked.'] : []),
+        ],
+        toAsk: ground.toAsk,
+        doubles: row.taxon.lookalikes
+          .filter(isHarmful)
+          .map(({ scientificName, severity }) => ({ scientificName, severity })),
+      },
+    ]
+  })
+}
+
+/** An outing for what is wished: how much of each, in what order, with what gear, and what the day is like. */
+export function planOuting(
+  wishes: readonly OutingWish[],
+  context: JudgeContext,
+  weather: DayWeather | undefined,
+): OutingPlan {
+  const lines = wishes.map((wish): OutingLine => {
+    const { use, taxon } = wish.choice
+    const days = use.keepsRaw_days?.ambient
+    return {
+      ...wish,
+      effort: effortFor(use, wish.plates, { kept: ownKept(taxon, use, context) }),
+      keeps_h: days === undefined ? undefined : days * 24,
+    }
+  })
+  const patches = [...new Set(lines.map(({ choice }) => choice.patch))]
+  const shortest = (patch: PatchId) =>
+    Math.min(...lines.filter(({ choice }) => choice.patch === patch).map(({ keeps_h = 48 }) => keeps_h))
+  const sum = (end: 'low' | 'usual' | 'high') =>
+    lines.reduce((total, { effort }) => total + (effort?.picking_min?.[end] ?? 0), 0)
+  return {
+    stops: patches
+      .toSorted((a, b) => shortest(b) - shortest(a))
+      .map((patch) => ({ patch, lines: lines.filter(({ choice }) => choice.patch === patch) })),
+    gear: gearFor(lines),
+    picking_min: { low: sum('low'), usual: sum('usual'), high: sum('high') },
+    warnings: weatherWarnings(weather, lines),
+  }
+}
+
+/** Kept over picked, of every sorting of this part of this plant that the cook weighed. */
+function ownKept(taxon: Taxon, use: Use, { book, catalogue }: JudgeContext): readonly number[] {
+  return [...book.lots.values()].flatMap(({ weighedIn, sorted, from }) =>
+    weighedIn === null ||
+    sorted === null ||
+    from.length > 0 ||
+    weighedIn.part !== use.part ||
+    findTaxon(catalogue, weighedIn.taxon) !== taxon ||
+    weighedIn.mass_g <= 0
+      ? []
+      : [sorted.kept_g / weighedIn.mass_g],
+  )
+}
+
+/** What these plants ask for, drawn from their records. */
+function gearFor(lines: readonly OutingLine[]): readonly string[] {
+  const has = (test: (line: OutingLine) => boolean) => lines.some(test)
+  const hazard = (line: OutingLine, id: string) => line.choice.use.hazards.some((each) => each.id === id)
+  const bags = lines.length
+  return [
+    ...(has((line) => hazard(line, 'sting')) ? ['thick gloves and sleeves'] : []),
+    ...(has((line) => hazard(line, 'spine')) ? ['gloves against spines'] : []),
+    ...(has(({ choice }) => ['leaf', 'top', 'flower'].includes(removalOf(choice.use.part))) ? ['scissors'] : []),
+    ...(has(({ choice }) => removalOf(choice.use.part) === 'whole')
+      ? ['a digging stick, and a bag for the soil to go back']
+      : []),
+    ...(has(({ choice }) => removalOf(choice.use.part) === 'fruit') ? ['a firm pail or basket'] : []),
+    ...(bags > 0 ? [`${bags} loose containers, one a kind, with paper labels`] : []),
+    ...(has(({ choice }) => choice.doubles.length > 0) ? ['the field cards of the plants'] : []),
+    ...(bags > 0 ? ['a pocket scale or counting', 'drinking water, water to rinse hands', 'a bag for litter'] : []),
+  ]
+}
+
+function weatherWarnings(weather: DayWeather | undefined, lines: readonly OutingLine[]): readonly string[] {
+  if (weather === undefined) return []
+  const { rain_mm = 0, wind_km_h = 0, max_C } = weather
+  const flowers = lines.some(({ choice }) => removalOf(choice.use.part) === 'flower')
+  return [
+    ...(rain_mm > WET_mm ? ['Rain: wet leaves keep less, and pollen is washed off. Wait or use it the same day.'] : []),
+    ...(rain_mm > WET_mm && flowers ? ['Flowers are picked dry, when the dew has gone.'] : []),
+    ...(wind_km_h > WINDY_km_h ? ['Wind: no open fire, and not under old trees.'] : []),
+    ...(max_C > HOT_C ? ['Heat: go early, carry it cool and loose.'] : []),
+  ]
+}
+
+/** The day's weather, where it is known. */
+export function weatherOn(days: readonly DayWeather[], day: Day): DayWeather | undefined {
+  return days.find((each) => dayNumber(each.day) === dayNumber(day))
+}

@@ -1,0 +1,254 @@
+import {
+  addDays,
+  commonName,
+  dayOf,
+  fairShare,
+  formatCount,
+  formatDay,
+  formatList,
+  formatMass,
+  formatSpan,
+  grouped,
+  kitchenAt,
+  kitchenSite,
+  outingChoices,
+  planOuting,
+  plainWords,
+  season,
+  seasonInput,
+  tellsToSee,
+  weatherOn,
+  CHARACTERS,
+  type Catalogue,
+  type OutingChoice,
+  type OutingLine,
+  type Range,
+} from '@ellop/core'
+import { Button, Checkbox, Select } from 'antd'
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { useJudgeContext } from '../book/bookStore'
+import { NumberField, readField } from '../controls/Field'
+import { rowName, stateWord } from '../season/words'
+import { useWeather } from '../season/useWeather'
+import '../app/season.css'
+
+const DAYS_AHEAD = 10
+const MOST_PLATES = 500
+const TELLS = 4
+
+/** Where to go, for what, how much of it, with what in the bag; and the sheet to take along. */
+export default function OutingPlace() {
+  const context = useJudgeContext()
+  const { book, catalogue, now } = context
+  const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
+  const site = useMemo(() => kitchenSite(book, now), [book, now])
+  const [ahead, setAhead] = useState(0)
+  const [plates, setPlates] = useState('4')
+  const [wanted, setWanted] = useState<readonly string[]>([])
+  const at = addDays(now, ahead)
+  const day = dayOf(at, timeZone)
+  const [known] = useWeather(dayOf(now, timeZone), site.latitude_deg, site.elevation_m, '')
+  const choices = useMemo(
+    () =>
+      outingChoices(season(seasonInput(book, catalogue, at, known?.weather, site)).rows, {
+        book,
+        catalogue,
+        now: at,
+      }).toSorted((a, b) => a.against.length - b.against.length || (a.patch < b.patch ? -1 : 1)),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is open changes by the day, not by the minute
+    [book, catalogue, day, known, site],
+  )
+  const read = readField(plates)
+  const count = 'value' in read && read.value >= 1 && read.value <= MOST_PLATES ? Math.round(read.value) : undefined
+  const chosen = choices.filter((choice) => wanted.includes(keyOf(choice)) && choice.against.length === 0)
+  const weather = weatherOn(known?.days ?? [], day)
+  const plan = useMemo(
+    () =>
+      planOuting(
+        chosen.map((choice) => ({ choice, plates: count ?? 1 })),
+        { book, catalogue, now: at },
+        weather,
+      ),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the choices are told by what was ticked
+    [choices, wanted, count, book, catalogue, weather],
+  )
+  const patchName = (id: string) => book.house.patches[id]?.name ?? id
+  const days = Array.from({ length: DAYS_AHEAD + 1 }, (_, index) => ({
+    value: index,
+    label: `${index === 0 ? 'today, ' : ''}${formatDay(addDays(now, index), timeZone)}`,
+  }))
+  return (
+    <>
+      <div className="place-head">
+        <div>
+          <h1>An outing</h1>
+          <p>
+            {formatCount(choices.filter(({ against }) => against.length === 0).length, 'picking')} open at your patches
+            · what is shut says why
+          </p>
+        </div>
+        <div className="place-acts">
+          <Button type="primary" size="large" disabled={chosen.length === 0} onClick={() => window.print()}>
+            Print the field sheet
+          </Button>
+        </div>
+      </div>
+      <div className="outing">
+        <section className="outing-choose" aria-label="What for">
+          <div className="outing-ask">
+            <label className="field">
+              <span>Which day</span>
+              <Select size="large" aria-label="Which day" value={ahead} onChange={setAhead} options={days} />
+            </label>
+            <NumberField
+              label="For how many plates"
+              unit="plates"
+              value={plates}
+              onChange={setPlates}
+              error={count === undefined ? `Give a number from 1 to ${MOST_PLATES}.` : undefined}
+            />
+          </div>
+          {choices.length === 0 && (
+            <p className="told">
+              Nothing is open at a patch of yours on that day. <Link to="/season">See what comes</Link>, or note where
+              you met a plant.
+            </p>
+          )}
+          <ul className="outing-list">
+            {choices.map((choice) => {
+              const { name, part } = rowName(choice)
+              const shut = choice.against.length > 0
+              return (
+                <li key={keyOf(choice)} className={shut ? 'shut' : ''}>
+                  <Checkbox
+                    disabled={shut}
+                    checked={!shut && wanted.includes(keyOf(choice))}
+                    onChange={(event) =>
+                      setWanted(
+                        event.target.checked
+                          ? [...wanted, keyOf(choice)]
+                          : wanted.filter((key) => key !== keyOf(choice)),
+                      )
+                    }
+                  >
+                    <strong>{name}</strong> {part} · {patchName(choice.patch)}
+                  </Checkbox>
+                  <p className="soft">
+                    {stateWord(choice.state)}
+                    {choice.narrow && ', a short window'}
+                    {choice.toAsk.length > 0 && !shut && `; still to ask: ${formatList(choice.toAsk)}`}
+                  </p>
+                  {shut && <p className="refusal">{choice.against.join(' ')}</p>}
+                </li>
+              )
+            })}
+          </ul>
+        </section>
+        <section className="card outing-sheet" aria-label="Field sheet">
+          <h2>
+            Field sheet, {formatDay(at, timeZone, true)}
+            {weather !== undefined &&
+              ` · ${Math.round(weather.min_C)} to ${Math.round(weather.max_C)} °C${(weather.rain_mm ?? 0) > 0.5 ? `, ${Math.round(weather.rain_mm ?? 0)} mm rain` : ', dry'}`}
+          </h2>
+          {chosen.length === 0 ? (
+            <p>Tick what you want to bring home: the sheet says how much, in what order and what to look at.</p>
+          ) : (
+            <>
+              {plan.warnings.map((warning) => (
+                <p key={warning} className="refusal">
+                  {warning}
+                </p>
+              ))}
+              <ol className="stops">
+                {plan.stops.map(({ patch, lines }) => (
+                  <li key={patch}>
+                    <h3>{patchName(patch)}</h3>
+                    {lines.map((line) => (
+                      <Line key={keyOf(line.choice)} line={line} catalogue={catalogue} />
+                    ))}
+                  </li>
+                ))}
+              </ol>
+              {plan.picking_min.high > 0 && (
+                <p>
+                  Picking alone takes about <strong>{formatSpan(plan.picking_min.usual)}</strong> (
+                  {formatSpan(plan.picking_min.low)} to {formatSpan(plan.picking_min.high)}), where the record knows a
+                  rate. Telling, counting and the way come on top.
+                </p>
+              )}
+              <h3>To bring</h3>
+              <p>{plan.gear.join(' · ')}</p>
+              <p className="caution">
+                Nearly certain is not certain: leave it. Count before you cut. Nothing from this sheet is food before
+                its gates are open. The law of the place and the owner’s word outrank it.
+              </p>
+            </>
+          )}
+        </section>
+      </div>
+    </>
+  )
+}
+
+function Line({ line, catalogue }: { line: OutingLine; catalogue: Catalogue }) {
+  const { choice, plates, effort, keeps_h } = line
+  const { name, part } = rowName(choice)
+  const share = fairShare({
+    taxon: choice.taxon,
+    part: choice.use.part,
+    stand: { pieces: 100 },
+    othersPick: false,
+    clone: false,
+    wildlifeOn: 0,
+  })
+  const tells = tellsToSee(choice.taxon, catalogue).slice(0, TELLS)
+  return (
+    <article className="sheet-line">
+      <p>
+        <strong>{name}</strong>, {part}:{' '}
+        {effort === undefined ? (
+          'no portion is on record: take little.'
+        ) : (
+          <>
+            <strong>{massRange(effort.picked_g)}</strong> for {formatCount(plates, 'plate')}
+            {effort.pieces !== undefined && `, about ${grouped(Math.ceil(effort.pieces.usual))} pieces`}
+            {effort.basket_L !== undefined && `, ${grouped(effort.basket_L.usual, 1)} L loose`}
+            {effort.kept.from === 'own' && ` (by ${formatCount(effort.kept.weighings, 'sorting')} of your own)`}
+          </>
+        )}
+      </p>
+      <p>
+        Of a hundred {share.pieces === 0 ? 'take none' : `no more than ${share.pieces}`}: {share.school}.{' '}
+        {choice.use.cut ?? ''}
+      </p>
+      {choice.taxon.wildlifeHost !== undefined && <p>First look for who lives on it. {choice.taxon.wildlifeHost}</p>}
+      <p>Look at: {tells.map((character) => CHARACTERS[character]?.label ?? plainWords(character)).join(' · ')}.</p>
+      {choice.doubles.length > 0 && (
+        <p className="grave">
+          A container of its own. Taken for it:{' '}
+          {choice.doubles
+            .slice(0, 4)
+            .map(({ scientificName, severity }) => `${nameOf(scientificName, catalogue)} (${severity})`)
+            .join(', ')}
+          .
+        </p>
+      )}
+      {keeps_h !== undefined && <p className="soft">Raw and cool it keeps about {formatSpan(keeps_h * 60)}.</p>}
+    </article>
+  )
+}
+
+function nameOf(scientificName: string, { taxa }: Catalogue): string {
+  const taxon = taxa.find((each) => each.scientificName === scientificName)
+  return taxon === undefined ? scientificName : commonName(taxon)
+}
+
+function massRange({ low, usual, high }: Range): string {
+  const nice = (mass_g: number) => Math.round(mass_g / 10) * 10
+  return `${formatMass(nice(usual))} (${grouped(nice(low))} to ${formatMass(nice(high))})`
+}
+
+function keyOf({ taxon, use, patch }: OutingChoice): string {
+  return [taxon.scientificName, use.part, use.stage, patch].join('|')
+}
