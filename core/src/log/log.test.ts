@@ -31,6 +31,40 @@ describe('the log', () => {
     )
     expect(addEntries(whole, entries)).toBe(whole)
   })
+  it('takes hundreds at once in between those that are there, each once and in its place', () => {
+    const met = (index: number): Entry => ({
+      id: `met-${String(index).padStart(4, '0')}`,
+      // Three at every moment: then the id decides.
+      at: `2027-05-${String(1 + (Math.floor(index / 3) % 28)).padStart(2, '0')}T08:00:00.000Z`,
+      noted: '2027-06-01T08:00:00.000Z',
+      book: 'b',
+      by: 'ann',
+      device: 'd',
+      type: 'plant-met',
+      taxon: `Planta ${index % 7}`,
+      stage: 'young',
+    })
+    const all = Array.from({ length: 300 }, (_, index) => met(index))
+    const whole = foldLog(all)
+    expect(whole.order).toEqual(all.toSorted(compareEntries))
+    for (const every of [2, 3, 50, 299]) {
+      const [there, more] = [
+        all.filter((_, index) => index % every !== 0),
+        all.filter((_, index) => index % every === 0),
+      ]
+      for (const [first, second] of [
+        [there, more],
+        [more, there],
+      ] as const) {
+        const merged = addEntries(foldLog(first), [...second, ...second, ...first.slice(0, 2)])
+        expect(merged.order).toEqual(whole.order)
+        expect(merged.state).toEqual(whole.state)
+        expect(merged.entries.size).toBe(300)
+        expect([...merged.entries.values()].map(({ id }) => id).sort()).toEqual(all.map(({ id }) => id))
+        expect(all.every((entry) => merged.entries.get(entry.id) === entry && merged.entries.has(entry.id))).toBe(true)
+      }
+    }
+  })
   it('is ordered by moment, then by id', () => {
     const [a, b] = sample() as [Entry, Entry]
     expect(compareEntries(a, b)).toBe(-1)
