@@ -2,21 +2,13 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { CATALOGUE, commonName, groundVerdict, type GroundFacts, type GroundNote, type Taxon } from '@ellop/core'
 import { format, resolveConfig } from 'prettier'
+import { CLEAN } from '../core/src/test/pen'
 
 /** `npm run ground`: what each fact of the ground means for which plants, into docs/ground.md; `--check` says whether it is up to date. */
 const OUT = fileURLToPath(new URL('../docs/ground.md', import.meta.url))
 const NOW = '2027-05-16T12:00:00.000Z'
 const NAMED = 6
 
-const CLEAN: GroundNote = {
-  permission: { from: 'the owner', until: null },
-  sprayed: { last: null },
-  busyRoad: { distance_m: null },
-  pastUse: 'clean',
-  manured: 'no',
-  dogs: 'none',
-  looksHealthy: true,
-}
 const CASES: readonly (readonly [string, GroundNote])[] = [
   ['nothing against it', {}],
   ['leave ended in April', { permission: { from: 'the owner', until: '2027-04-30T00:00:00.000Z' } }],

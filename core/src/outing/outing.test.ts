@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { requireTaxon } from '../flora/catalogue'
 import { CATALOGUE } from '../flora/records'
-import { Pen } from '../test/pen'
+import { CLEAN, Pen } from '../test/pen'
 import { season } from '../season/season'
 import { seasonInput } from '../season/ofBook'
 import { effortFor } from './effort'
@@ -44,21 +44,12 @@ describe('from plates back to the basket', () => {
 
 describe('an outing', () => {
   const pen = new Pen()
-  const clean = {
-    permission: { from: 'ourselves', until: null },
-    sprayed: { last: null },
-    busyRoad: { distance_m: null },
-    pastUse: 'clean',
-    manured: 'no',
-    dogs: 'none',
-    looksHealthy: true,
-  } as const
-  pen.write({ type: 'ground-noted', patch: 'wood', name: 'Wood', facts: clean })
+  pen.write({ type: 'ground-noted', patch: 'wood', name: 'Wood', facts: CLEAN })
   pen.write({
     type: 'ground-noted',
     patch: 'verge',
     name: 'Verge',
-    facts: { ...clean, sprayed: { last: '2027-01-02T00:00:00.000Z' } },
+    facts: { ...CLEAN, sprayed: { last: '2027-01-02T00:00:00.000Z' } },
   })
   for (const patch of ['wood', 'verge']) pen.write({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young', patch })
   pen.write({ type: 'plant-met', taxon: 'Allium ursinum', stage: 'young', patch: 'wood' })

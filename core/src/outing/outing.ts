@@ -4,7 +4,7 @@ import type { Taxon, Use } from '../flora/taxon'
 import type { JudgeContext } from '../gates/verdict'
 import { groundVerdict } from '../ground/verdict'
 import type { PatchId } from '../log/entry'
-import { dayNumber, type Day } from '../season/day'
+import type { Day } from '../season/day'
 import type { SeasonRow, SeasonState } from '../season/season'
 import type { DayWeather } from '../season/station'
 import { removalOf } from '../take/removal'
@@ -158,5 +158,5 @@ function weatherWarnings(weather: DayWeather | undefined, lines: readonly Outing
 
 /** The day's weather, where it is known. */
 export function weatherOn(days: readonly DayWeather[], day: Day): DayWeather | undefined {
-  return days.find((each) => dayNumber(each.day) === dayNumber(day))
+  return days.find((each) => each.day === day)
 }

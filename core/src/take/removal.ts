@@ -66,42 +66,30 @@ const WHOLE: Bearing = { pieces: 1, perPlant: 1 }
  * one leaf of two or three yearly at far less cost than being dug: Rock, Beckage & Gross 2004; that it is a twenty-fourth of it is
  * chosen so that a leaf in ten costs what the stand can bear. The rest has no source but the habits of careful pickers.
  */
-const BEARING: Readonly<Record<GrowthForm, Readonly<Record<Removal, Bearing>>>> = {
+const BEARING: Readonly<Record<GrowthForm, Readonly<Partial<Record<Removal, Bearing>>>>> = {
   annual: {
     leaf: { pieces: 8, perPlant: 16 },
     top: { pieces: 1, perPlant: 3 },
     flower: { pieces: 5, perPlant: 10 },
     fruit: { pieces: 10, perPlant: 12 },
-    bark: WHOLE,
-    sap: WHOLE,
-    whole: WHOLE,
   },
   biennial: {
     leaf: { pieces: 8, perPlant: 12 },
     top: { pieces: 1, perPlant: 2 },
     flower: { pieces: 3, perPlant: 6 },
     fruit: { pieces: 5, perPlant: 8 },
-    bark: WHOLE,
-    sap: WHOLE,
-    whole: WHOLE,
   },
   herb: {
     leaf: { pieces: 10, perPlant: 16 },
     top: { pieces: 1, perPlant: 4 },
     flower: { pieces: 3, perPlant: 15 },
     fruit: { pieces: 5, perPlant: 20 },
-    bark: WHOLE,
-    sap: WHOLE,
-    whole: WHOLE,
   },
   bulb: {
     leaf: { pieces: 3, perPlant: 24 },
     top: { pieces: 1, perPlant: 3 },
     flower: { pieces: 1, perPlant: 5 },
     fruit: { pieces: 1, perPlant: 4 },
-    bark: WHOLE,
-    sap: WHOLE,
-    whole: WHOLE,
   },
   shrub: {
     leaf: { pieces: 300, perPlant: 600 },
@@ -110,7 +98,6 @@ const BEARING: Readonly<Record<GrowthForm, Readonly<Record<Removal, Bearing>>>> 
     fruit: { pieces: 60, perPlant: 300 },
     bark: { pieces: 5, perPlant: 15 },
     sap: { pieces: 1, perPlant: 10 },
-    whole: WHOLE,
   },
   tree: {
     leaf: { pieces: 5000, perPlant: 10_000 },
@@ -119,17 +106,8 @@ const BEARING: Readonly<Record<GrowthForm, Readonly<Record<Removal, Bearing>>>> 
     fruit: { pieces: 500, perPlant: 5000 },
     bark: { pieces: 20, perPlant: 100 },
     sap: { pieces: 1, perPlant: 10 },
-    whole: WHOLE,
   },
-  lichen: {
-    leaf: WHOLE,
-    top: WHOLE,
-    flower: WHOLE,
-    fruit: WHOLE,
-    bark: WHOLE,
-    sap: WHOLE,
-    whole: WHOLE,
-  },
+  lichen: {},
 }
 
 /** How much more, or less, of it a plant bears losing, by how well its record says it bears cutting; whole plants apart. */
@@ -137,8 +115,8 @@ const TOLERANCE: Readonly<Record<string, number>> = { high: 2, medium: 1, low: 0
 
 /** What one plant bears of a kind of piece, and how many of them taken harm as much as taking the plant. Planning values. */
 export function bearingOf(taxon: Pick<Taxon, 'lifeForm' | 'harvestTolerance'>, removal: Removal): Bearing {
-  const { pieces, perPlant } = BEARING[growthForm(taxon)][removal]
-  return removal === 'whole'
-    ? WHOLE
-    : { pieces, perPlant: Math.max(1, Math.round(perPlant * (TOLERANCE[taxon.harvestTolerance ?? 'medium'] ?? 1))) }
+  const bearing = BEARING[growthForm(taxon)][removal]
+  if (bearing === undefined) return WHOLE
+  const { pieces, perPlant } = bearing
+  return { pieces, perPlant: Math.max(1, Math.round(perPlant * (TOLERANCE[taxon.harvestTolerance ?? 'medium'] ?? 1))) }
 }

@@ -6,6 +6,7 @@ import { DEMO_BOOK } from '../book/books'
 import { canChooseFile, useAutosave } from '../book/autosave'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { askToKeep, roomThereIs, type Room } from '../book/room'
+import { FileInput } from '../controls/FileInput'
 import { EatersCard } from './EatersCard'
 import { KitchenCard } from './KitchenCard'
 import { StartOwn } from './StartOwn'
@@ -114,16 +115,11 @@ function Guest() {
           </Button>
         )}
       </div>
-      <input
-        ref={input}
-        type="file"
+      <FileInput
+        input={input}
+        label="A friend’s book file"
         accept="application/json,.json"
-        hidden
-        aria-label="A friend’s book file"
-        onChange={(event) => {
-          void read(event.target.files?.[0])
-          event.target.value = ''
-        }}
+        onFile={(file) => void read(file)}
       />
       {reading?.ok === false && (
         <p className="refusal" role="alert">

@@ -14,6 +14,7 @@ import { App, Button, Input, Modal, Pagination } from 'antd'
 import { useDeferredValue, useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
+import { FileInput } from '../controls/FileInput'
 import { HoldButton } from '../controls/HoldButton'
 import { Redate } from './Redate'
 import { saveFile } from './saveFile'
@@ -193,17 +194,7 @@ function BookFileActs() {
       <Link className="big-link" to="/recall">
         Recall
       </Link>
-      <input
-        ref={input}
-        type="file"
-        accept="application/json,.json"
-        hidden
-        aria-label="A book file"
-        onChange={(event) => {
-          void read(event.target.files?.[0])
-          event.target.value = ''
-        }}
-      />
+      <FileInput input={input} label="A book file" accept="application/json,.json" onFile={(file) => void read(file)} />
       <Modal title="Import" open={reading !== undefined} onCancel={() => setReading(undefined)} footer={null}>
         {reading?.ok === false && (
           <p className="refusal" role="alert">

@@ -180,8 +180,9 @@ export default function OutingPlace() {
               <h3>To bring</h3>
               <p>{plan.gear.join(' · ')}</p>
               <p className="caution">
-                Nearly certain is not certain: leave it. Count before you cut. Nothing from this sheet is food before
-                its gates are open. The law of the place and the owner’s word outrank it.
+                Amounts and times are planning values. Nearly certain is not certain: leave it. Count before you cut.
+                Nothing from this sheet is food before its gates are open. The law of the place and the owner’s word
+                outrank it.
               </p>
             </>
           )}

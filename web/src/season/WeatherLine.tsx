@@ -2,6 +2,7 @@ import { formatCount, formatDay } from '@ellop/core'
 import { App, Button } from 'antd'
 import { useRef } from 'react'
 import { useBook } from '../book/bookStore'
+import { FileInput } from '../controls/FileInput'
 import { takeWeatherFile, type KnownWeather } from './weather'
 
 /** Whose weather the season goes by, and what the coming days mean for a walk. */
@@ -54,17 +55,7 @@ export function WeatherLine({ known, onTaken }: { known: KnownWeather | undefine
           Weather from a file
         </Button>
       )}
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.txt,text/csv"
-        hidden
-        aria-label="A weather file"
-        onChange={(event) => {
-          void take(event.target.files?.[0])
-          event.target.value = ''
-        }}
-      />
+      <FileInput input={input} label="A weather file" accept=".csv,.txt,text/csv" onFile={(file) => void take(file)} />
     </div>
   )
 }
