@@ -3,6 +3,7 @@ export * from './quantity/format'
 export * from './quantity/instant'
 export * from './quantity/number'
 export * from './quantity/range'
+export * from './quantity/position'
 
 // Plants
 export * from './flora/catalogue'
@@ -65,6 +66,10 @@ export * from './outing/outing'
 
 // Ground, take, treatment, store, table
 export * from './ground/facts'
+export * from './ground/schools'
+export * from './ground/exposure'
+export * from './ground/ofPatch'
+export * from './ground/patchView'
 export * from './ground/verdict'
 export * from './take/projection'
 export * from './take/removal'
@@ -92,6 +97,7 @@ export * from './heat/boil'
 
 // Edges: files and the command line
 export * from './exchange/bookFile'
+export * from './exchange/positions'
 export * from './exchange/csv'
 export * from './exchange/upgrades'
 export * from './exchange/entrySchema'

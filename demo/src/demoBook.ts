@@ -1,4 +1,5 @@
 import type { Entry, GroundNote, Instant, Saying, Stage } from '@ellop/core'
+import { CLEAN } from './ground'
 import { otherPlantsLastAutumn, otherPlantsThisSpring } from './otherPlants'
 import { makePen, minute, type Pen } from './pen'
 import { lookAtTells } from './tells'
@@ -56,26 +57,29 @@ function household({ write }: Pen): void {
   eater('pell', 'Pell', 'child', [])
   eater('wim', 'Wim', 'infant', [])
   eater('hanne', 'Hanne', 'adult', null)
-  const clean: GroundNote = {
-    permission: { from: 'the commons board', until: null },
-    sprayed: { last: null },
-    busyRoad: { distance_m: null },
-    pastUse: 'clean',
-    manured: 'no',
-    dogs: 'none',
-    looksHealthy: true,
-  }
   const patch = (id: string, name: string, facts: GroundNote, notedAt: Instant = at) =>
     write(notedAt, { type: 'ground-noted', patch: id, name, elevation_m: HEIGHTS_m[id] ?? 1180, facts })
   for (const notedAt of [at, '2026-04-03T08:00:00.000Z', '2027-04-02T08:00:00.000Z']) {
-    patch('beck-wall', 'Beck wall', clean, notedAt)
-    patch('north-wood', 'North wood', { ...clean, dogs: 'some' }, notedAt)
+    patch('beck-wall', 'Beck wall', { ...CLEAN, habitat: ['meadow', 'riverside', 'disturbed'] }, notedAt)
+    patch('north-wood', 'North wood', { ...CLEAN, dogs: 'some', habitat: ['woodland'] }, notedAt)
   }
-  patch('tarn-shore', 'Tarn shore', { ...clean, manured: 'yes' }, '2027-04-02T08:10:00.000Z')
+  patch(
+    'tarn-shore',
+    'Tarn shore',
+    {
+      ...CLEAN,
+      manured: 'yes',
+      water: 'still',
+      upstream: ['livestock'],
+      access: ['mud'],
+      habitat: ['meadow', 'still-water', 'bog'],
+    },
+    '2027-04-02T08:10:00.000Z',
+  )
   patch(
     'hut-garden',
     'Hut garden',
-    { ...clean, permission: { from: 'ourselves', until: null }, manured: 'yes' },
+    { ...CLEAN, permission: { from: 'ourselves', until: null }, manured: 'yes' },
     '2027-04-02T08:12:00.000Z',
   )
   patch(
@@ -87,7 +91,7 @@ function household({ write }: Pen): void {
   patch(
     'sprayed-verge',
     'Sprayed verge',
-    { ...clean, sprayed: { last: '2024-06-14T00:00:00.000Z' } },
+    { ...CLEAN, sprayed: { last: '2024-06-14T00:00:00.000Z' } },
     '2027-04-02T08:16:00.000Z',
   )
 }

@@ -1,4 +1,5 @@
-import type { EntryId, GroundNote, Part, Saying, Stage } from '@ellop/core'
+import type { EntryId, Part, Saying, Stage } from '@ellop/core'
+import { CLEAN } from './ground'
 import { later, minute, type Pen } from './pen'
 import { lookAtTells } from './tells'
 
@@ -10,16 +11,6 @@ const SPRUCE = 'Picea abies'
 const COLD_BATHS = 'cold baths'
 const LEACH_STEP = 5
 const ELDER_WAY = 'stripped, boiled, seeds strained out'
-
-const CLEAN: GroundNote = {
-  permission: { from: 'the commons board', until: null },
-  sprayed: { last: null },
-  busyRoad: { distance_m: null },
-  pastUse: 'clean',
-  manured: 'no',
-  dogs: 'none',
-  looksHealthy: true,
-}
 
 interface Picking {
   readonly lot: string

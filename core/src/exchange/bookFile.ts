@@ -5,6 +5,7 @@ import type { Instant } from '../quantity/instant'
 import { check } from './check'
 import { entryAlternatives, readEntry } from './entrySchema'
 import { ENTRY_VERSION, upgradeEntry } from './upgrades'
+import { withPosition, type PositionsInFile } from './positions'
 import { count, id, instant, strictObject, text } from './shapes'
 
 export const BOOK_FORMAT = 'ellop-book'
@@ -38,14 +39,15 @@ const HEADER = {
 }
 const FORBIDDEN_KEYS = ['__proto__', 'constructor', 'prototype']
 
-/** The book as one JSON document: entries in the order of the log, struck ones included. */
+/** The book as one JSON document: entries in the order of the log, struck ones included. Positions stay out of it unless asked for. */
 export function writeBook(input: {
   book: string
   log: BookLog
   exportedAt: Instant
   catalogueRevision: string
+  positions?: PositionsInFile
 }): string {
-  const entries = inOrder(input.log)
+  const entries = inOrder(input.log).map((entry) => withPosition(entry, input.positions ?? 'none'))
   const file: BookFile = {
     format: BOOK_FORMAT,
     version: BOOK_VERSION,
@@ -100,7 +102,8 @@ export function freshOf(file: ReadFile, into: { readonly book: string; readonly 
   for (const [index, entry] of file.entries.entries()) {
     const known = into.log.entries.get(entry.id)
     if (known === undefined) fresh.set(entry.id, entry)
-    else if (canonical(known) !== canonical(entry))
+    // A file may have left out where a patch lies, or rounded it: what is here stays.
+    else if (canonical(withPosition(known, 'none')) !== canonical(withPosition(entry, 'none')))
       return no(`Entry ${index + 1} is known here and says something else.`)
   }
   return {

@@ -1,6 +1,10 @@
 import Joi from 'joi'
 import { STORES } from '../flora/taxon'
+import { HABITAT_STATES } from '../flora/vocabulary'
+import { ACCESS, PAST_USES, SOIL_METALS, UPSTREAM, WATERS } from '../ground/facts'
+import { GROUND_SCHOOLS } from '../ground/schools'
 import type { Entry, EntryType } from '../log/entries'
+import { GIFTS } from '../log/houseState'
 import { INGREDIENTS, READINGS } from '../lot/lotState'
 import { check, type Checked } from './check'
 import {
@@ -26,6 +30,8 @@ const BASE = { id: id(), at: instant(), noted: instant(), book: id(), by: id(), 
 const LOT = { ...BASE, lot: id() }
 const maybeText = () => text().allow('')
 const nullable = (schema: Joi.Schema) => schema.allow(null)
+const distance_m = () => nullable(Joi.number().min(0).max(100_000))
+const mayOrNot = () => Joi.string().valid('allowed', 'forbidden')
 
 /** The shape of each entry, held at the edges: forms, import, restore. */
 const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
@@ -43,6 +49,9 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       pots_mL: Joi.array().items(Joi.number().min(200).max(200_000)).min(1).max(20),
       waterTemp_C: Joi.number().min(0).max(40),
       ice_g: massOrNone_g(),
+      groundSchool: Joi.string()
+        .valid(...GROUND_SCHOOLS)
+        .optional(),
     }),
   },
   'ground-noted': {
@@ -50,14 +59,50 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     patch: id(),
     name: text().optional(),
     elevation_m: elevation_m().optional(),
+    position: strictObject({
+      latitude_deg: latitude_deg(),
+      longitude_deg: Joi.number().min(-180).max(180),
+    }).optional(),
     facts: Joi.object({
       permission: strictObject({ from: text(), until: nullable(instant()) }).optional(),
-      sprayed: strictObject({ last: nullable(instant()) }).optional(),
-      busyRoad: strictObject({ distance_m: nullable(Joi.number().min(0).max(100_000)) }).optional(),
-      pastUse: Joi.string().valid('clean', 'industry', 'mine', 'tip', 'railway', 'old-orchard', 'unknown'),
+      law: strictObject({ picking: mayOrNot(), digging: mayOrNot() }).optional(),
+      sprayed: strictObject({
+        last: nullable(instant()),
+        wait_days: Joi.number().integer().min(0).max(3650).optional(),
+      }).optional(),
+      busyRoad: strictObject({ distance_m: distance_m() }).optional(),
+      railway: strictObject({ distance_m: distance_m() }).optional(),
+      works: strictObject({ distance_m: distance_m() }).optional(),
+      field: strictObject({ distance_m: distance_m(), lastSprayed: nullable(instant()) }).optional(),
+      pastUse: Joi.string().valid(...PAST_USES),
       manured: Joi.string().valid('no', 'yes', 'unknown'),
       dogs: Joi.string().valid('none', 'some', 'many'),
+      grazed: Joi.boolean(),
       looksHealthy: Joi.boolean(),
+      water: Joi.string().valid(...WATERS),
+      upstream: Joi.alternatives(
+        Joi.string().valid('unknown'),
+        Joi.array()
+          .items(Joi.string().valid(...UPSTREAM))
+          .unique(),
+      ),
+      flood: strictObject({ last: nullable(instant()) }).optional(),
+      soil: Joi.array()
+        .items(
+          strictObject({
+            what: Joi.string().valid(...SOIL_METALS),
+            mg_per_kg: Joi.number().min(0).max(1_000_000),
+            on: instant(),
+          }),
+        )
+        .max(100),
+      access: Joi.array()
+        .items(Joi.string().valid(...ACCESS))
+        .unique(),
+      habitat: Joi.array()
+        .items(Joi.string().valid(...HABITAT_STATES))
+        .unique(),
+      companions: Joi.array().items(text()).unique().max(100),
     })
       .options({ presence: 'optional' })
       .required(),
@@ -72,6 +117,13 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     }),
   },
   'plant-met': { ...BASE, taxon: text(), stage: stage(), patch: id().optional() },
+  'gave-back': {
+    ...BASE,
+    patch: id(),
+    what: Joi.string().valid(...GIFTS),
+    taxon: text().optional(),
+    count: nullable(count()),
+  },
   'weighed-in': {
     ...LOT,
     code: text(),
@@ -98,6 +150,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     wildlifeLooked: Joi.boolean(),
     wildlifeOn: count(),
     othersPick: Joi.boolean(),
+    clone: Joi.boolean().optional(),
     school: nullable(text()),
   },
   sorted: {

@@ -1,5 +1,4 @@
-import { findTaxon } from '../flora/catalogue'
-import { groundVerdict } from '../ground/verdict'
+import { groundAt } from '../ground/ofPatch'
 import { recallsOf } from '../lot/kin'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { formatList } from '../quantity/format'
@@ -15,11 +14,13 @@ export function groundGate(lot: LotState, context: JudgeContext): Finding {
   return worstOf([finding(recalled, [], []), ...strandsOf(lot).map((strand) => pickingGround(strand.lot, context))])
 }
 
-function pickingGround(lot: LotState, { book, catalogue, now }: JudgeContext): Finding {
-  const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
-  const patch = lot.weighedIn === null ? undefined : book.house.patches[lot.weighedIn.patch]
-  if (taxon === undefined) return closedBy('This plant is not in the catalogue.')
-  if (patch === undefined) return ajarFor('Nothing is known of this patch yet.')
-  const { closed, toAsk, remarks } = groundVerdict(taxon, patch.facts, patch.name, now)
-  return finding(closed, toAsk.length === 0 ? [] : [`Still to be asked: ${formatList(toAsk)}.`], remarks)
+function pickingGround({ weighedIn }: LotState, { book, catalogue, now }: JudgeContext): Finding {
+  const ground = groundAt(weighedIn, { house: book.house, catalogue, now })
+  if (ground === undefined) return closedBy('This plant is not in the catalogue.')
+  if (ground.patch === undefined) return ajarFor('Nothing is known of this patch yet.')
+  const { closed, toAsk, living, remarks } = ground.verdict
+  return finding(closed, toAsk.length === 0 ? [] : [`Still to be asked: ${formatList(toAsk)}.`], [
+    ...remarks,
+    ...living,
+  ])
 }

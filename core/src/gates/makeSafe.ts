@@ -21,11 +21,11 @@ export function makeSafeGate(lot: LotState, context: JudgeContext): Finding {
   return treatedInOne(lot, context)
 }
 
-function treatedInOne(lot: LotState, { book, catalogue }: JudgeContext): Finding {
+function treatedInOne(lot: LotState, { book, catalogue, now }: JudgeContext): Finding {
   const use = lotUse(lot, catalogue)
   if (use === undefined) return closedBy('Nothing is on record about eating this part at this stage.')
   const protocol = protocolOf(lot, use)
-  const ledger = hazardLedger(lot, use, protocol, book.house)
+  const ledger = hazardLedger(lot, use, protocol, { house: book.house, catalogue, now })
   const refused = ledger.filter(({ state }) => state === 'refused').map(({ text }) => text)
   if (refused.length > 0) return closedBy(...refused)
   if (protocol === undefined)

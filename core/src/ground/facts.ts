@@ -6,26 +6,71 @@ export interface Dated<T> {
   readonly at: Instant
 }
 
-/** What is known of a patch. A fact that was never asked is absent, which is not the same as none. */
-export interface GroundFacts {
-  readonly permission?: Dated<{ readonly from: string; readonly until: string | null }>
-  readonly sprayed?: Dated<{ readonly last: string | null }>
-  readonly busyRoad?: Dated<{ readonly distance_m: number | null }>
-  readonly pastUse?: Dated<'clean' | 'industry' | 'mine' | 'tip' | 'railway' | 'old-orchard' | 'unknown'>
-  readonly manured?: Dated<'no' | 'yes' | 'unknown'>
-  readonly dogs?: Dated<'none' | 'some' | 'many'>
-  readonly looksHealthy?: Dated<boolean>
+export const PAST_USES = [
+  'clean', 'industry', 'mine', 'tip', 'railway', 'old-orchard', 'rubble', 'unknown',
+] as const // prettier-ignore
+export type PastUse = (typeof PAST_USES)[number]
+
+/** What the plants stand in; `foul`: it smells, foams, is slimy or has a film on it. */
+export const WATERS = ['none', 'flowing', 'still', 'foul'] as const
+/** What lies up the water or up the slope. */
+export const UPSTREAM = ['livestock', 'drains', 'mine-or-works', 'sprayed-fields'] as const
+export type Upstream = (typeof UPSTREAM)[number]
+
+export const SOIL_METALS = ['lead', 'cadmium', 'arsenic'] as const
+export type SoilMetal = (typeof SOIL_METALS)[number]
+
+/** A laboratory's result, total content of the dry soil. */
+export interface SoilTest {
+  readonly what: SoilMetal
+  readonly mg_per_kg: number
+  readonly on: Instant
 }
 
-/** The same facts as a cook notes them, without the moment. */
-export type GroundNote = { readonly [Fact in keyof GroundFacts]?: NonNullable<GroundFacts[Fact]>['value'] }
+/** What makes getting there hard, or hurts. */
+export const ACCESS = ['thorns', 'mud', 'steep', 'surf', 'ice', 'ticks'] as const
+export type Access = (typeof ACCESS)[number]
 
-export const GROUND_FACTS: readonly (keyof GroundFacts)[] = [
-  'permission',
-  'sprayed',
-  'busyRoad',
-  'pastUse',
-  'manured',
-  'dogs',
-  'looksHealthy',
-]
+interface Nearness {
+  /** null: none near. */
+  readonly distance_m: number | null
+}
+
+/** Facts of the ground as a cook notes them. A fact that was never asked is absent, which is not the same as none. */
+export interface GroundNote {
+  readonly permission?: { readonly from: string; readonly until: string | null }
+  /** What the law there says, as somebody entered it; nothing is known of a law that nobody entered. */
+  readonly law?: { readonly picking: 'allowed' | 'forbidden'; readonly digging: 'allowed' | 'forbidden' }
+  /** The last weedkiller on the patch; `wait_days` is what its label asks for. */
+  readonly sprayed?: { readonly last: Instant | null; readonly wait_days?: number }
+  readonly busyRoad?: Nearness
+  readonly railway?: Nearness
+  /** Works, mines and tips, running or not. */
+  readonly works?: Nearness
+  /** Farmed land, and when it was last sprayed; null: never, as told. */
+  readonly field?: Nearness & { readonly lastSprayed: Instant | null }
+  readonly pastUse?: PastUse
+  readonly manured?: 'no' | 'yes' | 'unknown'
+  readonly dogs?: 'none' | 'some' | 'many'
+  readonly grazed?: boolean
+  readonly looksHealthy?: boolean
+  readonly water?: (typeof WATERS)[number]
+  /** `unknown`, or what there is; an empty list: somebody went and looked. */
+  readonly upstream?: readonly Upstream[] | 'unknown'
+  /** When water last stood or ran over it; null: not in anybody's memory. */
+  readonly flood?: { readonly last: Instant | null }
+  readonly soil?: readonly SoilTest[]
+  readonly access?: readonly Access[]
+  /** What kind of ground it is, in the words of the catalogue. */
+  readonly habitat?: readonly string[]
+  /** Plants seen growing there, by scientific name. */
+  readonly companions?: readonly string[]
+}
+
+/** What is known of a patch, each fact with its own date. */
+export type GroundFacts = { readonly [Fact in keyof GroundNote]?: Dated<NonNullable<GroundNote[Fact]>> }
+
+export const GROUND_FACTS: readonly (keyof GroundNote)[] = [
+  'permission', 'law', 'sprayed', 'busyRoad', 'railway', 'works', 'field', 'pastUse', 'manured', 'dogs', 'grazed',
+  'looksHealthy', 'water', 'upstream', 'flood', 'soil', 'access', 'habitat', 'companions',
+] // prettier-ignore

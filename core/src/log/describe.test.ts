@@ -53,7 +53,7 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   [{ type: 'kitchen-set', kitchen }, 'The kitchen is Hut, at 1,180 m.'],
   [
     { type: 'ground-noted', patch: 'wall', facts: CLEAN },
-    'Ground of Wall: leave to pick, spraying, distance to a road, what it was before, dung and fertiliser, dogs and health of the stand.',
+    'Ground of Wall: leave to pick, what the law says, spraying, distance to a road, what it was before, dung and fertiliser, dogs, health of the stand, the water it stands in and what lies up the water.',
   ],
   [{ type: 'ground-noted', patch: 'wall', name: 'New wall', facts: {} }, 'Ground of New wall: named.'],
   [{ type: 'ground-noted', patch: 'none', facts: { dogs: 'none' } }, 'Ground of none: dogs.'],
@@ -87,6 +87,11 @@ const TOLD: readonly (readonly [Saying, string])[] = [
     { type: 'opened', lot, pack: '27-001-a', into: 'O', code: '27-004', mass_g: 80 },
     'Opened pack 27-001-a: 80 g in hand again as 27-004.',
   ],
+  [
+    { type: 'gave-back', patch: 'wall', what: 'crowns-replanted', taxon: 'Urtica dioica', count: 4 },
+    'Gave back to Wall: crowns replanted (4), nettle.',
+  ],
+  [{ type: 'gave-back', patch: 'none', what: 'holes-filled', count: null }, 'Gave back to none: holes filled.'],
   [{ type: 'patch-turned', patch: 'wall', why: 'sprayed', since: null }, 'Recall of Wall: sprayed.'],
   [
     { type: 'patch-turned', patch: 'none', why: 'sprayed', since: T },

@@ -30,6 +30,8 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
     }
     case 'plant-met':
       return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)})${entry.patch === undefined ? '' : ` at ${book.house.patches[entry.patch]?.name ?? entry.patch}`} and was sure of it.`
+    case 'gave-back':
+      return `Gave back to ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${plainWords(entry.what)}${entry.count === null ? '' : ` (${entry.count})`}${entry.taxon === undefined ? '' : `, ${nameOf(entry.taxon, catalogue)}`}.`
     case 'struck':
       return `Struck out: ${entry.why}.`
     case 'redated':
@@ -70,6 +72,18 @@ const FACT_WORDS: Readonly<Record<string, string>> = {
   manured: 'dung and fertiliser',
   dogs: 'dogs',
   looksHealthy: 'health of the stand',
+  law: 'what the law says',
+  railway: 'distance to a railway',
+  works: 'distance to works',
+  field: 'farmed land near it',
+  grazed: 'grazing',
+  water: 'the water it stands in',
+  upstream: 'what lies up the water',
+  flood: 'floods',
+  soil: 'soil tests',
+  access: 'getting there',
+  habitat: 'what kind of ground',
+  companions: 'what else grows there',
 }
 
 function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue): string {

@@ -1,4 +1,6 @@
 import type { GroundFacts } from '../ground/facts'
+import type { GroundSchool } from '../ground/schools'
+import type { Position } from '../quantity/position'
 import type { Sensitivity, Stage } from '../flora/vocabulary'
 import type { Instant } from '../quantity/instant'
 import type { EaterId, LotId, PackId, PatchId } from './entry'
@@ -11,6 +13,8 @@ export interface HouseState {
   readonly eaters: Readonly<Record<EaterId, EaterState>>
   /** Days on which a plant was met, by the name it was noted under. */
   readonly meetings: Readonly<Record<string, readonly Meeting[]>>
+  /** What was given back, by patch. */
+  readonly gifts: Readonly<Record<PatchId, readonly Gift[]>>
   readonly recalls: readonly Recall[]
   readonly ill: readonly { readonly eater: EaterId; readonly symptoms: string; readonly at: Instant }[]
   readonly numbers: HelpNumbers | null
@@ -21,6 +25,19 @@ export interface Meeting {
   readonly at: Instant
   readonly stage: Stage
   readonly patch?: PatchId
+}
+
+export const GIFTS = [
+  'crowns-replanted', 'seed-scattered', 'clump-divided', 'holes-filled', 'litter-carried-out', 'water-and-scraps',
+] as const // prettier-ignore
+
+/** Something given back to a patch. */
+export interface Gift {
+  readonly at: Instant
+  readonly what: (typeof GIFTS)[number]
+  readonly taxon?: string
+  /** How many, where that was counted. */
+  readonly count: number | null
 }
 
 /** Something that came out later about a patch, a lot or a pack. */
@@ -58,6 +75,8 @@ export interface KitchenFact {
   readonly pots_mL: readonly number[]
   readonly waterTemp_C: number
   readonly ice_g: number
+  /** The school of caution about the ground; the cautious one where none was chosen. */
+  readonly groundSchool?: GroundSchool
 }
 
 export interface PatchState {
@@ -65,6 +84,8 @@ export interface PatchState {
   readonly name: string
   /** For the season; the kitchen's where it was never told. */
   readonly elevation_m?: number
+  /** Where it is, for the cook alone: it leaves in no file unless asked. */
+  readonly position?: Position
   readonly facts: GroundFacts
 }
 
@@ -81,6 +102,7 @@ export const EMPTY_HOUSE: HouseState = {
   patches: {},
   eaters: {},
   meetings: {},
+  gifts: {},
   recalls: [],
   ill: [],
   numbers: null,

@@ -22,6 +22,7 @@ import {
 } from './entries'
 import { asDated, isAmendment } from './amendments'
 import type { BathChanged } from './entries/bathChanged'
+import type { GaveBack } from './entries/gaveBack'
 import type { Redated } from './entries/redated'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
@@ -58,7 +59,7 @@ export function propose(entry: Entry, log: BookLog, catalogue: Catalogue, now: I
   if (entry.type === 'redated') return checkRedating(entry, log, now)
   const context: JudgeContext = { book: log.state, catalogue, now: entry.at > now ? now : entry.at }
   if (isLineageEntry(entry)) return checkLineage(entry, context)
-  if (!isLotEntry(entry)) return checkHouseEntry(entry, log.state)
+  if (!isLotEntry(entry)) return checkHouseEntry(entry, log.state, catalogue)
   const lot = log.state.lots.get(entry.lot)
   if (entry.type === 'weighed-in') return checkWeighIn(entry, lot, context)
   if (lot === undefined || !isBegun(lot)) return no('lot', 'There is no such lot. Weigh it in first.')
@@ -171,8 +172,26 @@ function checkJoin(entry: Extract<LineageEntry, { type: 'joined' }>, context: Ju
     : no('parts', 'They need different treatment: separate pots. Make each of them safe first, then join them.')
 }
 
-function checkHouseEntry(entry: HouseEntry, book: BookLog['state']): Proposal {
+/** What spreads by itself and does harm is not spread by the cook, nor its scraps (TAK-6). */
+const SPREADS: readonly GaveBack['what'][] = ['crowns-replanted', 'seed-scattered', 'clump-divided']
+
+function checkGift({ patch, taxon, what }: GaveBack, book: BookLog['state'], catalogue: Catalogue): Proposal {
+  if (book.house.patches[patch] === undefined) return no('patch', 'There is no such patch.')
+  if (taxon === undefined) return SPREADS.includes(what) ? no('taxon', 'Say of which plant.') : OK
+  const known = findTaxon(catalogue, taxon)
+  if (known === undefined) return no('taxon', 'This plant is not in the catalogue.')
+  return known.standing === 'often-invasive' && SPREADS.includes(what)
+    ? no(
+        'taxon',
+        'It spreads and does harm: it is not replanted, sown or divided. Take its scraps home and burn or bin them.',
+      )
+    : OK
+}
+
+function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: Catalogue): Proposal {
   switch (entry.type) {
+    case 'gave-back':
+      return checkGift(entry, book, catalogue)
     case 'patch-turned':
       return book.house.patches[entry.patch] === undefined ? no('patch', 'There is no such patch.') : OK
     case 'food-turned': {

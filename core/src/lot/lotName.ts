@@ -46,6 +46,11 @@ export function nextLotCode(book: BookState, now_ms: number): string {
 /** How much of a fresh UUID goes into an id: two devices that count alike must not meet in one lot. */
 const TAIL_CHARACTERS = 4
 
+/** The id of a patch that is named now: short, and not the name, which may change. */
+export function newPatchId(uuid: string): string {
+  return `patch-${uuid.slice(-8)}`
+}
+
 /** The id of a new lot: its code, and a few characters that no other device has. */
 export function newLotId(code: string, uuid: string): string {
   return `${code}-${uuid.slice(-TAIL_CHARACTERS)}`

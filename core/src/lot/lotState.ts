@@ -119,6 +119,8 @@ export interface StandFact {
   readonly wildlifeLooked: boolean
   readonly wildlifeOn: number
   readonly othersPick: boolean
+  /** All of it one creeping plant, as far as can be told; not asked is not one. */
+  readonly clone?: boolean
   readonly school: string | null
 }
 

@@ -2,7 +2,8 @@ import { findTaxon } from '../flora/catalogue'
 import { isHarmful } from '../identity/clear'
 import type { Taxon, Use } from '../flora/taxon'
 import type { JudgeContext } from '../gates/verdict'
-import { groundVerdict } from '../ground/verdict'
+import type { Access } from '../ground/facts'
+import { groundAt } from '../ground/ofPatch'
 import type { PatchId } from '../log/entry'
 import type { Day } from '../season/day'
 import type { SeasonRow, SeasonState } from '../season/season'
@@ -22,6 +23,8 @@ export interface OutingChoice {
   readonly against: readonly string[]
   /** What must be asked of the ground before it counts. */
   readonly toAsk: readonly string[]
+  /** What lives on the ground there, so that it is not eaten raw. */
+  readonly living: readonly string[]
   /** Plants that kill or harm and are taken for it: it goes home in a bag of its own. */
   readonly doubles: readonly { readonly scientificName: string; readonly severity: string }[]
 }
@@ -57,8 +60,10 @@ export function outingChoices(rows: readonly SeasonRow[], context: JudgeContext)
   const { book, catalogue, now } = context
   return rows.flatMap((row): readonly OutingChoice[] => {
     const patch = book.house.patches[row.patch]
-    if (patch === undefined || !OPEN.includes(row.state)) return []
-    const ground = groundVerdict(row.taxon, patch.facts, patch.name, now)
+    if (!OPEN.includes(row.state)) return []
+    const picking = { taxon: row.taxon.scientificName, part: row.use.part, patch: row.patch }
+    const ground = groundAt(picking, { house: book.house, catalogue, now })?.verdict
+    if (patch === undefined || ground === undefined) return []
     const rest = restsUntil(book, catalogue, patch.id, row.taxon.scientificName)
     return [
       {
@@ -73,6 +78,7 @@ export function outingChoices(rows: readonly SeasonRow[], context: JudgeContext)
           ...(row.taxon.standing === 'protected' ? ['It is protected: it is not picked.'] : []),
         ],
         toAsk: ground.toAsk,
+        living: ground.living,
         doubles: row.taxon.lookalikes
           .filter(isHarmful)
           .map(({ scientificName, severity }) => ({ scientificName, severity })),
@@ -105,7 +111,7 @@ export function planOuting(
     stops: patches
       .toSorted((a, b) => shortest(b) - shortest(a))
       .map((patch) => ({ patch, lines: lines.filter(({ choice }) => choice.patch === patch) })),
-    gear: gearFor(lines),
+    gear: [...gearFor(lines), ...accessGear(patches, context)],
     picking_min: { low: sum('low'), usual: sum('usual'), high: sum('high') },
     warnings: weatherWarnings(weather, lines),
   }
@@ -142,6 +148,21 @@ function gearFor(lines: readonly OutingLine[]): readonly string[] {
     ...(has(({ choice }) => choice.doubles.length > 0) ? ['the field cards of the plants'] : []),
     ...(bags > 0 ? ['a pocket scale or counting', 'drinking water, water to rinse hands', 'a bag for litter'] : []),
   ]
+}
+
+const ACCESS_GEAR: Readonly<Record<Access, string>> = {
+  thorns: 'long sleeves against thorns',
+  mud: 'boots and a stick to try soft mud with, and company',
+  steep: 'shoes that hold on a slope, and company',
+  surf: 'the tide table, and somebody who watches the sea',
+  ice: 'company on ice, and a rope',
+  ticks: 'long trousers, and a look for ticks afterwards',
+}
+
+/** What getting to these patches asks for (GRD-8). */
+function accessGear(patches: readonly PatchId[], { book: { house } }: JudgeContext): readonly string[] {
+  const all = patches.flatMap((patch) => house.patches[patch]?.facts.access?.value ?? [])
+  return [...new Set(all)].map((each) => ACCESS_GEAR[each])
 }
 
 function weatherWarnings(weather: DayWeather | undefined, lines: readonly OutingLine[]): readonly string[] {

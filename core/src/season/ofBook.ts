@@ -34,9 +34,9 @@ export function seasonInput(
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
   const patches: readonly SeasonPatch[] = [
     { id: ROUND_THE_KITCHEN, ...site },
-    ...Object.values(book.house.patches).map(({ id, elevation_m }) => ({
+    ...Object.values(book.house.patches).map(({ id, elevation_m, position }) => ({
       id,
-      latitude_deg: site.latitude_deg,
+      latitude_deg: position?.latitude_deg ?? site.latitude_deg,
       elevation_m: elevation_m ?? site.elevation_m,
     })),
   ]

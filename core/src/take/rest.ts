@@ -15,14 +15,14 @@ export interface Picking {
 
 /** A picking held against the fair share of its stand. */
 export function pickingOf(taxon: Taxon, part: Part, stand: StandFact): Picking {
-  const { stems, taken, wildlifeOn, othersPick, school } = stand
+  const { stems, taken, wildlifeOn, othersPick, clone = false, school } = stand
   const share = fairShare({
     taxon,
     part,
     stand: { pieces: stems },
     wildlifeOn,
     othersPick,
-    clone: false,
+    clone,
     ...(school === null ? {} : { school }),
   })
   const over = taken > share.pieces

@@ -79,12 +79,15 @@ export class Pen {
 
 export const CLEAN: GroundNote = {
   permission: { from: 'us', until: null },
+  law: { picking: 'allowed', digging: 'allowed' },
   sprayed: { last: null },
   busyRoad: { distance_m: null },
   pastUse: 'clean',
   manured: 'no',
   dogs: 'none',
   looksHealthy: true,
+  water: 'flowing',
+  upstream: [],
 }
 
 export const BLANCH = { protocol: 'blanch and drain', step: 2 } as const

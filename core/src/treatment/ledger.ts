@@ -1,8 +1,10 @@
 import type { Protocol, Use, UseHazard } from '../flora/taxon'
+import type { Surroundings } from '../ground/ofPatch'
 import { plainWords } from '../flora/vocabulary'
 import type { HouseState } from '../log/houseState'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { SORT_OPS } from './batchUse'
+import { groundGerms, isHotThrough } from './groundGerms'
 import { treatmentProgress, type StepProgress } from './progress'
 
 /** One hazard of the lot and how it stands. */
@@ -25,8 +27,9 @@ export function hazardLedger(
   lot: LotState,
   use: Use,
   protocol: Protocol | undefined,
-  house: HouseState,
+  surroundings: Surroundings,
 ): readonly LedgerLine[] {
+  const { house } = surroundings
   if (use.hazards.length === 0 && use.verdict === 'never')
     return [
       {
@@ -40,12 +43,33 @@ export function hazardLedger(
   const steps = protocol === undefined ? [] : treatmentProgress(lot, protocol, use, house).steps
   const goal = lot.way?.goal ?? 'eat'
   const arising = use.hazards.filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
-  return arising.map((hazard) => ({
-    hazard: hazard.id,
-    kind: hazard.kind,
-    level: hazard.level,
-    ...answer(hazard, lot, steps, house, protocol),
-  }))
+  return [
+    ...arising.map((hazard) => ({
+      hazard: hazard.id,
+      kind: hazard.kind,
+      level: hazard.level,
+      ...answer(hazard, lot, steps, house, protocol),
+    })),
+    ...germsLine(groundGerms(lot, surroundings), steps),
+  ]
+}
+
+/** What the ground adds to the hazards of the plant: heat right through is its only answer. */
+function germsLine(germs: readonly string[], steps: readonly StepProgress[]): readonly LedgerLine[] {
+  if (germs.length === 0) return []
+  const hot = steps.filter(isHotThrough)
+  const done = hot.some(({ met }) => met)
+  const todo =
+    hot.length === 0 ? 'Nothing raw from there: choose a way that cooks it right through.' : 'Cook it right through.'
+  return [
+    {
+      hazard: 'germs-from-the-ground',
+      kind: 'biological',
+      level: 'moderate',
+      state: done ? 'answered' : 'due',
+      text: `${germs.join(' ')} ${done ? 'Cooked right through.' : todo}`,
+    },
+  ]
 }
 
 function answer(

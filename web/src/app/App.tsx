@@ -12,6 +12,8 @@ import { PathBar } from './PathBar'
 
 const LotPlace = lazy(() => import('../lot/LotPlace'))
 const OutingPlace = lazy(() => import('../outing/OutingPlace'))
+const PatchesPlace = lazy(() => import('../ground/PatchesPlace'))
+const PatchPlace = lazy(() => import('../ground/PatchPlace'))
 const SeasonPlace = lazy(() => import('../season/SeasonPlace'))
 const TablePlace = lazy(() => import('../table/TablePlace'))
 const LarderPlace = lazy(() => import('../larder/LarderPlace'))
@@ -70,6 +72,8 @@ export function App() {
               <Route path="/basket" element={<BasketPlace />} />
               <Route path="/lot/:id" element={<LotPlace />} />
               <Route path="/lot/:id/tells" element={<TellsPlace />} />
+              <Route path="/patches" element={<PatchesPlace />} />
+              <Route path="/patch/:id" element={<PatchPlace />} />
               <Route path="/plants" element={<PlantsPlace />} />
               <Route path="/plant/:name" element={<PlantPlace />} />
               <Route path="/plant/:name/card" element={<FieldCard />} />

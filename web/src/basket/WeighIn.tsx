@@ -5,6 +5,7 @@ import {
   fromMs,
   MINUTE_ms,
   newLotId,
+  newPatchId,
   nextLotCode,
   partWord,
   plainWords,
@@ -107,7 +108,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
     const code = nextLotCode(book, clock.book_ms)
     const lot = newLotId(code, v7())
     const moment = toMs(useBook.getState().second) - Number(picked) * MINUTE_ms
-    const from = patch === NEW_PATCH ? `patch-${v7().slice(-8)}` : (patch ?? '')
+    const from = patch === NEW_PATCH ? newPatchId(v7()) : (patch ?? '')
     if (patch === NEW_PATCH) {
       const named = await write({ type: 'ground-noted', patch: from, name: namedPatch, facts: {} }, '')
       if (!named.ok) return

@@ -17,6 +17,7 @@ import {
   type ImportReading,
   type Instant,
   type JudgeContext,
+  type PositionsInFile,
   type Redated,
   type Saying,
   type Struck,
@@ -61,7 +62,8 @@ interface BookStore {
   readonly closeGuest: () => Promise<void>
   readonly note: (saying: Saying, at?: Instant) => Promise<Noted>
   readonly windTo: (instant: Instant) => Promise<void>
-  readonly exportText: () => string
+  /** The book as a file; where patches lie stays out of it unless asked. */
+  readonly exportText: (positions?: PositionsInFile) => string
   readonly exportCsv: () => string
   readonly noteSaved: () => Promise<void>
   /** Reads a file in a worker, then holds it against this book. */
@@ -177,9 +179,15 @@ export const useBook = create<BookStore>((set, get) => ({
     await requireStorage().setClock(clock)
     set({ clock, minute: instant, second: instant })
   },
-  exportText() {
+  exportText(positions = 'none') {
     const { log, clock, book } = get()
-    return writeBook({ book: book.id, log, exportedAt: bookNow(clock), catalogueRevision: CATALOGUE.revision })
+    return writeBook({
+      book: book.id,
+      log,
+      exportedAt: bookNow(clock),
+      catalogueRevision: CATALOGUE.revision,
+      positions,
+    })
   },
   exportCsv: () => writeEntriesCsv(get().log, CATALOGUE),
   async noteSaved() {

@@ -1,7 +1,17 @@
-import { boilingPoint, formatTemp, kitchenAt, type KitchenFact } from '@ellop/core'
+import {
+  boilingPoint,
+  formatCount,
+  formatTemp,
+  GROUND_LIMITS,
+  GROUND_SCHOOLS,
+  kitchenAt,
+  type GroundSchool,
+  type KitchenFact,
+} from '@ellop/core'
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
 import { useJudgeContext } from '../book/bookStore'
+import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 
@@ -37,6 +47,7 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
     ice_g: String(kitchen.ice_g),
   })
   const [latitude, setLatitude] = useState(kitchen.latitude_deg === undefined ? '' : String(kitchen.latitude_deg))
+  const [school, setSchool] = useState<GroundSchool>(kitchen.groundSchool ?? 'cautious')
   const [pots, setPots] = useState(kitchen.pots_mL.map((pot) => String(pot / mL)).join(' · '))
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({})
   const errorFor = (field: string) => wrong[field] ?? errorOf(field)
@@ -73,6 +84,7 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
           pots_mL: sizes.flatMap((size) => ('value' in size ? [size.value * mL] : [])),
           waterTemp_C: value.waterTemp_C,
           ice_g: value.ice_g,
+          groundSchool: school,
         },
       },
       'The kitchen is noted: every limit is computed again',
@@ -143,12 +155,36 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
           />
         )}
       </Field>
+      <div className="wide">
+        <Choice
+          label="About the ground you keep to"
+          value={school}
+          onChange={setSchool}
+          options={[
+            { value: 'cautious', label: 'the careful school' },
+            { value: 'usual', label: 'the usual school' },
+          ]}
+        />
+        <p className="field-note">
+          {GROUND_SAYS[school]} Planning values both: a label, a soil test and local law outrank them.
+        </p>
+      </div>
       <Button size="large" htmlType="submit">
         Note the kitchen
       </Button>
     </form>
   )
 }
+
+const GROUND_SAYS = Object.fromEntries(
+  GROUND_SCHOOLS.map((each) => {
+    const { road_m, sprayWait_years, floodWait_days, field_m } = GROUND_LIMITS[each]
+    return [
+      each,
+      `${road_m.takers} m from a busy road (${road_m.others} m for plants that take up no metal on record), ${field_m} m from a sprayed field, ${formatCount(sprayWait_years, 'year')} after weedkiller, ${floodWait_days} days after a flood.`,
+    ]
+  }),
+) as Readonly<Record<GroundSchool, string>>
 
 function boilsAt(height: string): string {
   const read = readField(height)

@@ -5,6 +5,15 @@ export const STATE_COLOUR = { open: '#3f6335', ajar: '#9a6408', closed: '#9c3220
 
 export const STATE_WORD = { open: 'open', ajar: 'ajar', closed: 'closed', ahead: 'ahead' } as const
 
+/** A gate by itself, beside words that say the same. */
+export function GateIcon({ state, size = 48 }: { state: GateView['state']; size?: number }) {
+  return (
+    <svg className="gate-icon" viewBox="-24 -24 48 48" width={size} height={size} aria-hidden="true">
+      <GateMark state={state} />
+    </svg>
+  )
+}
+
 /** A gate in a ring: two posts; bars across when shut, a leaf swung half open when ajar, bare when open. Drawn around 0,0. */
 export function GateMark({
   state,

@@ -9,7 +9,7 @@ import {
   type JudgeContext,
   type LotState,
 } from '@ellop/core'
-import { GateMark, STATE_WORD } from '../drawing/GateMark'
+import { GateIcon, STATE_WORD } from '../drawing/GateMark'
 import { Doubles } from './LookForm'
 
 /** Each gate with its reasons, and by which catalogue and at which moment it was judged. */
@@ -29,9 +29,7 @@ export function GatesTab({
       <ul className="gate-list">
         {views.map(({ gate, state, reasons }) => (
           <li key={gate} className={state}>
-            <svg viewBox="-24 -24 48 48" width={48} height={48} aria-hidden="true">
-              <GateMark state={state} />
-            </svg>
+            <GateIcon state={state} />
             <div>
               <h3>
                 {GATE_NAMES[gate]} <span>{STATE_WORD[state]}</span>

@@ -1,9 +1,9 @@
-import { formatSpan, minutesBetween, type DoNow, type JudgeContext, type LotState } from '@ellop/core'
+import { formatSpan, groundAt, minutesBetween, type DoNow, type JudgeContext, type LotState } from '@ellop/core'
 import { useSearchParams } from 'react-router'
 import { BathForm } from './BathForm'
 import { AsLastTimeForm } from './AsLastTimeForm'
 import { AttestForm } from './AttestForm'
-import { GroundForm } from './GroundForm'
+import { GroundForm } from '../ground/GroundForm'
 import { LoadForm } from './LoadForm'
 import { LookForm } from './LookForm'
 import { PackForm } from './PackForm'
@@ -49,6 +49,19 @@ export function NowCard({ lot, next, context }: ActProps) {
   )
 }
 
+function LotGround({ lot, context: { book, catalogue, now } }: Omit<ActProps, 'next'>) {
+  const patch = lot.weighedIn?.patch ?? ''
+  const verdict = groundAt(lot.weighedIn, { house: book.house, catalogue, now })?.verdict
+  return (
+    <GroundForm
+      patch={patch}
+      known={book.house.patches[patch]}
+      asked={verdict?.asked ?? []}
+      toAsk={verdict?.toAsk ?? []}
+    />
+  )
+}
+
 function ActForm({ lot, next, context }: ActProps) {
   const { act } = next
   switch (act.kind) {
@@ -61,7 +74,7 @@ function ActForm({ lot, next, context }: ActProps) {
     case 'sort-strays':
       return <StraysForm lot={lot} />
     case 'ask-ground':
-      return <GroundForm lot={lot} context={context} />
+      return <LotGround lot={lot} context={context} />
     case 'count-stand':
       return <StandForm lot={lot} context={context} />
     case 'sort':

@@ -1,4 +1,12 @@
-import { countedAs, fairShare, requireTaxon, SHARE_SCHOOLS, type JudgeContext, type LotState } from '@ellop/core'
+import {
+  countedAs,
+  fairShare,
+  removalOf,
+  requireTaxon,
+  SHARE_SCHOOLS,
+  type JudgeContext,
+  type LotState,
+} from '@ellop/core'
 import { Button, Checkbox } from 'antd'
 import { useState } from 'react'
 import { Choice } from '../controls/Choice'
@@ -18,6 +26,8 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
   const [looked, setLooked] = useState(false)
   const [others, setOthers] = useState(false)
   const [school, setSchool] = useState<string>()
+  const digs = removalOf(part) === 'whole'
+  const [clone, setClone] = useState<'one' | 'many' | 'unknown'>('unknown')
   const stems = readField(typed.stems)
   const wildlife = readField(typed.wildlifeOn)
   const share =
@@ -28,7 +38,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           stand: { pieces: stems.value },
           wildlifeOn: wildlife.value,
           othersPick: others,
-          clone: false,
+          clone: digs && clone !== 'many',
           ...(school === undefined ? {} : { school }),
         })
       : undefined
@@ -46,6 +56,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           wildlifeLooked: looked,
           wildlifeOn: wildlife.value,
           othersPick: others,
+          ...(digs ? { clone: clone !== 'many' } : {}),
           school: school ?? null,
         },
         'Stand noted',
@@ -78,6 +89,21 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           Others pick here too
         </Checkbox>
       </div>
+      {digs && (
+        <div className="wide">
+          <Choice
+            label="Under the ground it is"
+            value={clone}
+            onChange={setClone}
+            options={[
+              { value: 'many', label: 'many plants' },
+              { value: 'one', label: 'one creeping plant' },
+              { value: 'unknown', label: 'not known' },
+            ]}
+          />
+          <p className="field-note">For digging a carpet on one root is one plant; not known counts as one.</p>
+        </div>
+      )}
       <div className="wide">
         <Choice
           label="Share by the school of"

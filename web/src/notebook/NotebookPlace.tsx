@@ -9,6 +9,7 @@ import {
   timeOf,
   type Entry,
   type ImportReading,
+  type PositionsInFile,
 } from '@ellop/core'
 import { App, Button, Input, Modal, Pagination } from 'antd'
 import { useDeferredValue, useRef, useState } from 'react'
@@ -145,14 +146,24 @@ function EmptyBook() {
   )
 }
 
+const POSITIONS: readonly { readonly label: string; readonly positions: PositionsInFile }[] = [
+  { label: 'Leave them out', positions: 'none' },
+  { label: 'To the nearest 10 km', positions: { grid_km: 10 } },
+  { label: 'To the nearest 1 km', positions: { grid_km: 1 } },
+  { label: 'As they are, for my own copy', positions: 'exact' },
+]
+
 function BookFileActs() {
-  const { exportText, exportCsv, noteSaved, readImport, takeImport, clearBook, book } = useBook()
+  const { exportText, exportCsv, noteSaved, readImport, takeImport, clearBook, book, log } = useBook()
   const { message } = App.useApp()
   const input = useRef<HTMLInputElement>(null)
   const [reading, setReading] = useState<ImportReading>()
   const [clearing, setClearing] = useState(false)
-  const save = () => {
-    saveFile(exportText(), 'application/json', `ellop-book-${useBook.getState().minute.slice(0, 10)}.json`)
+  const [asking, setAsking] = useState(false)
+  const placed = Object.values(log.state.house.patches).some(({ position }) => position !== undefined)
+  const save = (positions: PositionsInFile) => {
+    setAsking(false)
+    saveFile(exportText(positions), 'application/json', `ellop-book-${useBook.getState().minute.slice(0, 10)}.json`)
     void noteSaved()
   }
   const saveCsv = () => saveFile(exportCsv(), 'text/csv', `ellop-entries-${useBook.getState().minute.slice(0, 10)}.csv`)
@@ -172,7 +183,7 @@ function BookFileActs() {
   }
   return (
     <div className="place-acts">
-      <Button size="large" onClick={save}>
+      <Button size="large" onClick={() => (placed ? setAsking(true) : save('none'))}>
         Export the book
       </Button>
       <Button size="large" onClick={saveCsv}>
@@ -195,6 +206,16 @@ function BookFileActs() {
         Recall
       </Link>
       <FileInput input={input} label="A book file" accept="application/json,.json" onFile={(file) => void read(file)} />
+      <Modal title="Where your patches lie" open={asking} onCancel={() => setAsking(false)} footer={null}>
+        <p>Telling the world where it grows has emptied woods. A file goes out without places unless you say so.</p>
+        <div className="acts">
+          {POSITIONS.map(({ label, positions }, index) => (
+            <Button key={label} size="large" type={index === 0 ? 'primary' : 'default'} onClick={() => save(positions)}>
+              {label}
+            </Button>
+          ))}
+        </div>
+      </Modal>
       <Modal title="Import" open={reading !== undefined} onCancel={() => setReading(undefined)} footer={null}>
         {reading?.ok === false && (
           <p className="refusal" role="alert">

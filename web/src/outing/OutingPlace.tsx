@@ -89,6 +89,9 @@ export default function OutingPlace() {
           </p>
         </div>
         <div className="place-acts">
+          <Link className="big-link" to="/patches">
+            Patches
+          </Link>
           <Button type="primary" size="large" disabled={chosen.length === 0} onClick={() => window.print()}>
             Print the field sheet
           </Button>
@@ -132,7 +135,8 @@ export default function OutingPlace() {
                       )
                     }
                   >
-                    <strong>{name}</strong> {part} · {patchName(choice.patch)}
+                    <strong>{name}</strong> {part} ·{' '}
+                    <Link to={`/patch/${choice.patch}`}>{patchName(choice.patch)}</Link>
                   </Checkbox>
                   <p className="soft">
                     {stateWord(choice.state)}

@@ -1,4 +1,5 @@
 import { GROUND_FACTS, type GroundFacts, type GroundNote } from '../../ground/facts'
+import type { Position } from '../../quantity/position'
 import type { EntryBase, EntryDef, PatchId } from '../entry'
 import type { HouseState } from '../houseState'
 
@@ -8,6 +9,7 @@ export interface GroundNoted extends EntryBase {
   readonly patch: PatchId
   readonly name?: string
   readonly elevation_m?: number
+  readonly position?: Position
   readonly facts: GroundNote
 }
 
@@ -19,10 +21,13 @@ export const groundNoted: EntryDef<GroundNoted, HouseState> = {
       { value: entry.facts[fact], at: entry.at },
     ])
     const facts: GroundFacts = { ...known.facts, ...Object.fromEntries(fresh) }
-    const height = entry.elevation_m === undefined ? {} : { elevation_m: entry.elevation_m }
+    const lies = {
+      ...(entry.elevation_m === undefined ? {} : { elevation_m: entry.elevation_m }),
+      ...(entry.position === undefined ? {} : { position: entry.position }),
+    }
     return {
       ...house,
-      patches: { ...house.patches, [entry.patch]: { ...known, ...height, name: entry.name ?? known.name, facts } },
+      patches: { ...house.patches, [entry.patch]: { ...known, ...lies, name: entry.name ?? known.name, facts } },
     }
   },
 }

@@ -7,6 +7,7 @@ import { certainAttested, type CertainAttested } from './certainAttested'
 import { eaterNoted, type EaterNoted } from './eaterNoted'
 import { feltIll, type FeltIll } from './feltIll'
 import { foodTurned, type FoodTurned } from './foodTurned'
+import { gaveBack, type GaveBack } from './gaveBack'
 import { groundNoted, type GroundNoted } from './groundNoted'
 import { ingredientAdded, type IngredientAdded } from './ingredientAdded'
 import { joined, type Joined } from './joined'
@@ -36,7 +37,7 @@ import { weighedIn, type WeighedIn } from './weighedIn'
 
 /** Entries about the whole household: folded in one shard. */
 export type HouseEntry =
-  | KitchenSet | GroundNoted | EaterNoted | PlantMet | PatchTurned | FoodTurned | FeltIll | NumbersNoted // prettier-ignore
+  | KitchenSet | GroundNoted | EaterNoted | PlantMet | GaveBack | PatchTurned | FoodTurned | FeltIll | NumbersNoted // prettier-ignore
 
 /** Entries about one lot: each lot is a shard of its own. */
 export type LotEntry =
@@ -54,6 +55,7 @@ const HOUSE_DEFS = {
   'ground-noted': groundNoted,
   'eater-noted': eaterNoted,
   'plant-met': plantMet,
+  'gave-back': gaveBack,
   'patch-turned': patchTurned,
   'food-turned': foodTurned,
   'felt-ill': feltIll,

@@ -8,8 +8,17 @@ export interface StandCounted extends EntryBase, Omit<StandFact, 'at'> {
 }
 
 export const standCounted: EntryDef<StandCounted, LotState> = {
-  apply: (lot, { at, stems, taken, wildlifeLooked, wildlifeOn, othersPick, school }) => ({
+  apply: (lot, { at, stems, taken, wildlifeLooked, wildlifeOn, othersPick, clone, school }) => ({
     ...lot,
-    stand: { at, stems, taken, wildlifeLooked, wildlifeOn, othersPick, school },
+    stand: {
+      at,
+      stems,
+      taken,
+      wildlifeLooked,
+      wildlifeOn,
+      othersPick,
+      school,
+      ...(clone === undefined ? {} : { clone }),
+    },
   }),
 }
