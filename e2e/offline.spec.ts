@@ -4,7 +4,8 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { makeApp } from '@ellop/server'
 import { serve } from '@hono/node-server'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
+import { allKept } from './browser'
 import { hold } from './cook'
 
 const PORT = 4193
@@ -20,7 +21,7 @@ test('with the server stopped a reload opens the application and the book, and i
   try {
     await page.goto('/basket')
     await expect(page.getByRole('heading', { name: 'In the basket' })).toBeVisible({ timeout: 30_000 })
-    await kept(page)
+    await allKept(page)
     // Nothing of what follows comes from a server.
     await new Promise((done) => server.close(done))
     await page.reload()
@@ -48,7 +49,7 @@ test('a newer version is offered, and not while something runs', async ({ page }
   try {
     await page.goto(`http://localhost:${PORT + 1}/basket`)
     await expect(page.getByRole('heading', { name: 'In the basket' })).toBeVisible({ timeout: 30_000 })
-    await kept(page)
+    await allKept(page)
     appendFileSync(join(copy, 'sw.js'), '\n// another version\n')
     await page.reload()
     await expect(page.getByRole('button', { name: 'Take it now' })).toBeVisible({ timeout: 20_000 })
@@ -64,12 +65,3 @@ test('a newer version is offered, and not while something runs', async ({ page }
     rmSync(copy, { recursive: true, force: true })
   }
 })
-
-/** Waits until the browser keeps all of the application. */
-async function kept(page: Page): Promise<void> {
-  await page.evaluate(async () => {
-    const { active } = await navigator.serviceWorker.ready
-    if (active?.state !== 'activated')
-      await new Promise((done) => active?.addEventListener('statechange', () => done(undefined), { once: true }))
-  })
-}

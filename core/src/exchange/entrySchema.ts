@@ -9,6 +9,7 @@ import { INGREDIENTS, READINGS } from '../lot/lotState'
 import { check, type Checked } from './check'
 import {
   count,
+  day,
   eaterKind,
   elevation_m,
   latitude_deg,
@@ -117,6 +118,17 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     }),
   },
   'plant-met': { ...BASE, taxon: text(), stage: stage(), patch: id().optional() },
+  'outing-planned': {
+    ...BASE,
+    outing: id(),
+    day: day(),
+    company: Joi.array().items(text()).max(50),
+    plates: Joi.number().integer().min(1).max(500),
+    wishes: Joi.array()
+      .items(strictObject({ taxon: text(), part: part(), stage: stage(), patch: id() }))
+      .min(1)
+      .max(50),
+  },
   'gave-back': {
     ...BASE,
     patch: id(),
@@ -133,6 +145,8 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     patch: id(),
     mass_g: mass_g(),
     pickedAt: instant(),
+    counted: Joi.number().integer().min(1).max(1_000_000).optional(),
+    outing: id().optional(),
   },
   'tell-seen': {
     ...LOT,

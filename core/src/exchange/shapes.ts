@@ -23,6 +23,14 @@ export const instant = () =>
       instant: '{{#label}} must be an instant such as 2027-05-16T14:05:00.000Z',
       'string.pattern.name': '{{#label}} must be an instant such as 2027-05-16T14:05:00.000Z',
     })
+export const day = () =>
+  Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/, 'a day')
+    .custom((value: string, helpers) => (isInstant(`${value}T00:00:00.000Z`) ? value : helpers.error('day')))
+    .messages({
+      day: '{{#label}} must be a day such as 2027-05-16',
+      'string.pattern.name': '{{#label}} must be a day such as 2027-05-16',
+    })
 export const mass_g = () => Joi.number().greater(0).max(HEAVIEST_g)
 export const massOrNone_g = () => Joi.number().min(0).max(HEAVIEST_g)
 /** Food and water in an open pot: nothing is hotter than 130 °C there, and no store colder than −60. */

@@ -88,6 +88,17 @@ const TOLD: readonly (readonly [Saying, string])[] = [
     'Opened pack 27-001-a: 80 g in hand again as 27-004.',
   ],
   [
+    {
+      type: 'outing-planned',
+      outing: 'o1',
+      day: '2027-05-17',
+      company: ['Ann'],
+      plates: 4,
+      wishes: [{ taxon: 'Urtica dioica', part: 'leafy-top', stage: 'young', patch: 'wall' }],
+    },
+    'Planned an outing on 2027-05-17: nettle, for 4 plates.',
+  ],
+  [
     { type: 'gave-back', patch: 'wall', what: 'crowns-replanted', taxon: 'Urtica dioica', count: 4 },
     'Gave back to Wall: crowns replanted (4), nettle.',
   ],

@@ -30,6 +30,8 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
     }
     case 'plant-met':
       return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)})${entry.patch === undefined ? '' : ` at ${book.house.patches[entry.patch]?.name ?? entry.patch}`} and was sure of it.`
+    case 'outing-planned':
+      return `Planned an outing on ${entry.day}: ${formatList([...new Set(entry.wishes.map(({ taxon }) => nameOf(taxon, catalogue)))])}, for ${formatCount(entry.plates, 'plate')}.`
     case 'gave-back':
       return `Gave back to ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${plainWords(entry.what)}${entry.count === null ? '' : ` (${entry.count})`}${entry.taxon === undefined ? '' : `, ${nameOf(entry.taxon, catalogue)}`}.`
     case 'struck':
@@ -89,7 +91,7 @@ const FACT_WORDS: Readonly<Record<string, string>> = {
 function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue): string {
   switch (entry.type) {
     case 'weighed-in':
-      return `Weighed in ${formatMass(entry.mass_g)} of ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.part)}, ${plainWords(entry.stage)}) from ${book.house.patches[entry.patch]?.name ?? entry.patch}.`
+      return `${entry.counted === undefined ? 'Weighed in' : `Counted ${entry.counted}, about`} ${formatMass(entry.mass_g)} of ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.part)}, ${plainWords(entry.stage)}) from ${book.house.patches[entry.patch]?.name ?? entry.patch}.`
     case 'tell-seen': {
       const label = CHARACTERS[entry.character]?.label ?? entry.character
       if (entry.answer === 'seen') return `${label}: ${formatList(entry.states.map(plainWords))}.`

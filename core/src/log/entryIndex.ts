@@ -38,8 +38,7 @@ export class EntryIndex {
   /** With entries that are not in it yet. */
   with(fresh: readonly Entry[]): EntryIndex {
     const few = this.#recent.size + fresh.length <= RECENT_AT_MOST
-    const grown = new Map(few ? this.#recent : this.#settled)
-    if (!few) for (const [id, entry] of this.#recent) grown.set(id, entry)
+    const grown = new Map(few ? this.#recent : [...this.#settled, ...this.#recent])
     for (const entry of fresh) grown.set(entry.id, entry)
     return few ? new EntryIndex(this.#settled, grown) : new EntryIndex(grown, new Map())
   }

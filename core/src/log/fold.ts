@@ -64,20 +64,20 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   const entries = log.entries.with(fresh)
   const amendments = amend(log.amendments, fresh, entries)
   const { struck } = amendments
-  const amended = log.amendments === amendments ? NOTHING_AMENDED : amendedEntries(log, amendments)
-  const families = joinFamilies(log.state.families, fresh)
+  const amended = amendedEntries(log, amendments)
+  const { families, joined } = joinFamilies(log.state.families, fresh)
   const shards = new Map(log.shards)
-  mergeShards(shards, log.state.families, families, fresh)
+  mergeShards(shards, joined, log.state.families, families)
   const gone = amended.moved.map(({ was }) => was)
   const come = [...fresh.map((entry) => asDated(entry, amendments)), ...amended.moved.map(({ is }) => is)]
   const grown = byShard(come, families)
-  for (const [shard, left] of byShard(gone, families)) shards.set(shard, without(shards.get(shard) ?? [], left))
-  for (const [shard, more] of grown) shards.set(shard, withMore(shards.get(shard) ?? [], more))
+  for (const [shard, left] of byShard(gone, families)) shards.set(shard, without(at(shards, shard), left))
+  for (const [shard, more] of grown) shards.set(shard, withMore(at(shards, shard), more))
   const touched = new Set([...grown.keys(), ...amended.turned.map((entry) => shardOf(entry, families))])
   const lots = new Map(log.state.lots)
-  for (const shard of touched) if (shard !== HOUSE) foldFamily(lots, shards.get(shard) ?? [], struck)
+  for (const shard of touched) if (shard !== HOUSE) foldFamily(lots, at(shards, shard), struck)
   const household = touched.has(HOUSE)
-    ? foldHouse(log, shards.get(HOUSE) ?? [], struck, [...(grown.get(HOUSE) ?? []), ...amended.turned, ...gone])
+    ? foldHouse(log, at(shards, HOUSE), struck, [...at(grown, HOUSE), ...amended.turned, ...gone])
     : { house: log.state.house, checkpoints: log.checkpoints }
   return {
     entries,
@@ -87,6 +87,11 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
     checkpoints: household.checkpoints,
     state: { house: household.house, lots, families },
   }
+}
+
+/** The entries of a shard; none where there is none. */
+function at(shards: ReadonlyMap<ShardId, readonly Entry[]>, shard: ShardId): readonly Entry[] {
+  return shards.get(shard) ?? []
 }
 
 /** Of some entries those that are not in the index, each once. */
@@ -117,16 +122,13 @@ interface Amended {
   readonly moved: readonly { readonly was: Entry; readonly is: Entry }[]
 }
 
-const NOTHING_AMENDED: Amended = { turned: [], moved: [] }
-
 /** What amendments change about the entries that were in the log before them. */
 function amendedEntries(log: BookLog, after: Amendments): Amended {
   const before = log.amendments
   const moved = [...new Set([...before.moments.keys(), ...after.moments.keys()])].flatMap((id) => {
     const entry = before.moments.get(id) === after.moments.get(id) ? undefined : log.entries.get(id)
     if (entry === undefined) return []
-    const [was, is] = [asDated(entry, before), asDated(entry, after)]
-    return was.at === is.at ? [] : [{ was, is }]
+    return [{ was: asDated(entry, before), is: asDated(entry, after) }]
   })
   const turned = [...after.struck, ...before.struck]
     .filter((id) => after.struck.has(id) !== before.struck.has(id))
@@ -149,10 +151,7 @@ export function inOrder(log: BookLog): readonly Entry[] {
 
 /** Entries in order without some of them. */
 function without(ordered: readonly Entry[], gone: readonly Entry[]): readonly Entry[] {
-  return gone.reduce((left, entry) => {
-    const at = positionOf(entry, left)
-    return left[at]?.id === entry.id ? left.toSpliced(at, 1) : left
-  }, ordered)
+  return gone.reduce((left, entry) => left.toSpliced(positionOf(entry, left), 1), ordered)
 }
 
 /** So few are put in their places one by one; more are merged in one pass. */
@@ -189,33 +188,37 @@ function lotShard(lot: LotId, families: BookState['families']): ShardId {
 }
 
 /** Families with the lots of fresh lineage entries put together; a struck one still holds its family, which changes nothing but cost. */
-function joinFamilies(before: BookState['families'], fresh: readonly Entry[]): BookState['families'] {
+function joinFamilies(
+  before: BookState['families'],
+  fresh: readonly Entry[],
+): { readonly families: BookState['families']; readonly joined: ReadonlySet<LotId> } {
   const lineage = fresh.filter(isLineageEntry)
-  if (lineage.length === 0) return before
+  const joined = new Set<LotId>()
+  if (lineage.length === 0) return { families: before, joined }
   const families = new Map(before)
   for (const entry of lineage) {
     const members = [...new Set(lotsTouched(entry).flatMap((lot) => families.get(lot) ?? [lot]))].sort()
-    for (const lot of members) families.set(lot, members)
+    for (const lot of members) {
+      families.set(lot, members)
+      joined.add(lot)
+    }
   }
-  return families
+  return { families, joined }
 }
 
 /** Shards whose families have become one go together. */
 function mergeShards(
   shards: Map<ShardId, readonly Entry[]>,
+  joined: ReadonlySet<LotId>,
   before: BookState['families'],
   after: BookState['families'],
-  fresh: readonly Entry[],
 ): void {
-  if (before === after) return
-  const members = new Set(fresh.filter(isLineageEntry).flatMap((entry) => after.get(lotsTouched(entry)[0] ?? '') ?? []))
-  for (const lot of members) {
+  for (const lot of joined) {
     const was = lotShard(lot, before)
-    const is = lotShard(lot, after)
-    const moved = was === is ? undefined : shards.get(was)
-    if (moved === undefined) continue
+    const moved = at(shards, was)
     shards.delete(was)
-    shards.set(is, [...(shards.get(is) ?? []), ...moved].sort(compareEntries))
+    const is = lotShard(lot, after)
+    shards.set(is, [...at(shards, is), ...moved].sort(compareEntries))
   }
 }
 
@@ -229,12 +232,7 @@ function foldHouse(
   struck: ReadonlySet<EntryId>,
   changed: readonly Entry[],
 ): { readonly house: HouseState; readonly checkpoints: readonly HouseState[] } {
-  const first = changed
-    .filter(isHouseEntry)
-    .reduce<Entry | undefined>(
-      (least, entry) => (least === undefined || compareEntries(entry, least) < 0 ? entry : least),
-      undefined,
-    )
+  const [first] = changed.filter(isHouseEntry).toSorted(compareEntries)
   if (first === undefined) return { house: log.state.house, checkpoints: log.checkpoints }
   const from = positionOf(first, shard)
   const kept = log.checkpoints.slice(0, Math.floor(from / CHECKPOINT_EVERY))

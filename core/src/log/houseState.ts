@@ -1,7 +1,8 @@
 import type { GroundFacts } from '../ground/facts'
 import type { GroundSchool } from '../ground/schools'
 import type { Position } from '../quantity/position'
-import type { Sensitivity, Stage } from '../flora/vocabulary'
+import type { Day } from '../season/day'
+import type { Part, Sensitivity, Stage } from '../flora/vocabulary'
 import type { Instant } from '../quantity/instant'
 import type { EaterId, LotId, PackId, PatchId } from './entry'
 
@@ -15,6 +16,7 @@ export interface HouseState {
   readonly meetings: Readonly<Record<string, readonly Meeting[]>>
   /** What was given back, by patch. */
   readonly gifts: Readonly<Record<PatchId, readonly Gift[]>>
+  readonly outings: Readonly<Record<string, OutingFact>>
   readonly recalls: readonly Recall[]
   readonly ill: readonly { readonly eater: EaterId; readonly symptoms: string; readonly at: Instant }[]
   readonly numbers: HelpNumbers | null
@@ -25,6 +27,25 @@ export interface Meeting {
   readonly at: Instant
   readonly stage: Stage
   readonly patch?: PatchId
+}
+
+/** An outing as it was planned. */
+export interface OutingFact {
+  readonly id: string
+  readonly at: Instant
+  readonly day: Day
+  /** Who comes, by name. */
+  readonly company: readonly string[]
+  readonly plates: number
+  readonly wishes: readonly PickingWish[]
+}
+
+/** What is wished from where. */
+export interface PickingWish {
+  readonly taxon: string
+  readonly part: Part
+  readonly stage: Stage
+  readonly patch: PatchId
 }
 
 export const GIFTS = [
@@ -103,6 +124,7 @@ export const EMPTY_HOUSE: HouseState = {
   eaters: {},
   meetings: {},
   gifts: {},
+  outings: {},
   recalls: [],
   ill: [],
   numbers: null,

@@ -104,7 +104,8 @@ describe('the log', () => {
     const early = many.filter((entry) => !late.includes(entry))
     const start = addEntries(pen.log, early)
     const strikes = [3, 198, 205].map((index) => pen.stamp({ type: 'struck', entry: many[index]?.id ?? '', why: 'x' }))
-    for (const more of [...late, ...strikes].map((entry) => [entry]).concat([late, strikes, [...late, ...strikes]])) {
+    const together = [late, late.toReversed(), strikes, [...late, ...strikes]]
+    for (const more of [...late, ...strikes].map((entry) => [entry]).concat(together)) {
       const log = addEntries(start, more)
       const whole = foldLog([...pen.log.entries.values(), ...early, ...more])
       expect(log.state.house).toEqual(whole.state.house)
@@ -112,6 +113,41 @@ describe('the log', () => {
     }
     expect(start.state.house.ill).toHaveLength(early.length)
     expect(start.checkpoints.map(({ ill }) => ill.length).slice(0, 3)).toEqual([200, 400, 600])
+  })
+  it('holds each lot apart, and lots that were joined together as one, in the order in which it happened', () => {
+    const pen = household(new Pen())
+    weighIn(pen, 500, 'A')
+    weighIn(pen, 500, 'B')
+    weighIn(pen, 500, 'C')
+    const { families } = pen.log.state
+    expect([...pen.log.shards.keys()].sort()).toEqual(['house', 'lot:A', 'lot:B', 'lot:C'])
+    expect(families.size).toBe(0)
+    for (const lot of ['C', 'A', 'C', 'B', 'A', 'C']) pen.force({ type: 'certain-attested', lot })
+    pen.write({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' })
+    expect(pen.log.state.families).toBe(families)
+    expect(foldLog([...pen.log.entries.values()].filter((entry) => 'lot' in entry)).checkpoints).toEqual([])
+    const parts = [
+      { lot: 'C', mass_g: 100 },
+      { lot: 'A', mass_g: 100 },
+    ]
+    const join = pen.stamp({ type: 'joined', lot: 'J', code: 'J', parts })
+    // What was noted of them before the join on another device arrives after it.
+    const late = pen.stamp({ type: 'certain-attested', lot: 'C' }, '2027-05-16T08:08:30.000Z')
+    const log = addEntries(addEntries(pen.log, [join]), [late])
+    expect([...log.shards.keys()].sort()).toEqual(['house', 'lot:A', 'lot:B'])
+    const family = log.shards.get('lot:A') ?? []
+    expect(family).toContain(late)
+    expect(family).toEqual(family.toSorted(compareEntries))
+    expect(log.state.families.get('C')).toEqual(['A', 'C', 'J'])
+  })
+  it('goes to a file as it was written, whatever was re-dated since', () => {
+    const pen = household(new Pen())
+    pen.write({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' })
+    const written = inOrder(pen.log)
+    const last = written.at(-1) as Entry
+    pen.write({ type: 'redated', entry: last.id, to: '2027-05-16T07:00:00.000Z', why: 'a wrong clock' })
+    expect(inOrder(pen.log).slice(0, -1)).toEqual(written)
+    expect(pen.log.order.findIndex(({ id }) => id === last.id)).toBeLessThan(written.length - 1)
   })
   it('keeps an earlier version as it was however many entries come', () => {
     const pen = household(new Pen())

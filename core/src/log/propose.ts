@@ -4,7 +4,7 @@ import { shutFor, type Act } from '../gates/acts'
 import { judge, packAsLot, type Intent } from '../gates/judge'
 import { neverReason } from '../gates/sort'
 import { GATE_NAMES, type JudgeContext } from '../gates/verdict'
-import { emptyLot, isBegun, strandsOf, type LotState } from '../lot/lotState'
+import { emptyLot, isBegun, isOnlyCounted, strandsOf, type LotState } from '../lot/lotState'
 import { massBalance } from '../lot/story'
 import { formatList, formatMass, formatSpan } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
@@ -23,6 +23,7 @@ import {
 import { asDated, isAmendment } from './amendments'
 import type { BathChanged } from './entries/bathChanged'
 import type { GaveBack } from './entries/gaveBack'
+import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
@@ -172,6 +173,17 @@ function checkJoin(entry: Extract<LineageEntry, { type: 'joined' }>, context: Ju
     : no('parts', 'They need different treatment: separate pots. Make each of them safe first, then join them.')
 }
 
+function checkOuting({ wishes }: OutingPlanned, book: BookLog['state'], catalogue: Catalogue): Proposal {
+  for (const { taxon, part, stage, patch } of wishes) {
+    const known = findTaxon(catalogue, taxon)
+    const use = known === undefined ? undefined : findUse(known, part, stage)
+    if (use === undefined || use.verdict === 'never')
+      return no('wishes', `${taxon}: ${plainWords(part)}, ${plainWords(stage)}, is not food by its record.`)
+    if (book.house.patches[patch] === undefined) return no('wishes', `There is no patch ${patch}.`)
+  }
+  return OK
+}
+
 /** What spreads by itself and does harm is not spread by the cook, nor its scraps (TAK-6). */
 const SPREADS: readonly GaveBack['what'][] = ['crowns-replanted', 'seed-scattered', 'clump-divided']
 
@@ -190,6 +202,8 @@ function checkGift({ patch, taxon, what }: GaveBack, book: BookLog['state'], cat
 
 function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: Catalogue): Proposal {
   switch (entry.type) {
+    case 'outing-planned':
+      return checkOuting(entry, book, catalogue)
     case 'gave-back':
       return checkGift(entry, book, catalogue)
     case 'patch-turned':
@@ -322,17 +336,24 @@ function checkSorted(
 ): Proposal {
   if (lot.sorted !== null)
     return no('lot', 'This lot is sorted already. Strike the earlier sorting out to do it again.')
-  if (entry.kept_g + entry.trimmed_g > lot.mass_g + SCALE_g)
+  const there_g = entry.kept_g + entry.trimmed_g
+  const counted = isOnlyCounted(lot)
+  if (counted && there_g > MOST_OFF * lot.mass_g)
     return no(
       'kept_g',
-      `Kept and trimmed make ${formatMass(entry.kept_g + entry.trimmed_g)}; the lot holds ${formatMass(lot.mass_g)}.`,
+      `By count it was about ${formatMass(lot.mass_g)}; ${formatMass(there_g)} is more than it can have been. Weigh again.`,
     )
+  if (!counted && there_g > lot.mass_g + SCALE_g)
+    return no('kept_g', `Kept and trimmed make ${formatMass(there_g)}; the lot holds ${formatMass(lot.mass_g)}.`)
   const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
   const use =
     taxon === undefined || lot.weighedIn === null ? undefined : findUse(taxon, lot.weighedIn.part, entry.stageSeen)
   if (use === undefined || use.verdict === 'never') return no('stageSeen', neverReason(use?.whyNever, use?.instead))
   return OK
 }
+
+/** A count times a piece of the book is not so far off: pieces differ by a factor of two or three. */
+const MOST_OFF = 5
 
 /** A crumb is tasted and spat out only of a leach that has had its least number of baths, and lies in none. */
 function checkCrumb(lot: LotState, context: JudgeContext): Proposal {

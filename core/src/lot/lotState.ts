@@ -102,6 +102,10 @@ export interface WeighIn {
   readonly patch: PatchId
   readonly mass_g: number
   readonly pickedAt: Instant
+  /** Pieces that were counted instead of weighed: the mass is an estimate until the lot is sorted and weighed. */
+  readonly counted?: number
+  /** The outing it was brought home from. */
+  readonly outing?: string
 }
 
 export interface TellFact {
@@ -309,6 +313,11 @@ export function withWarnings(born: LotState, early: LotState | undefined): LotSt
 export function beganWith_g(lot: LotState): number {
   if (lot.from.length > 0) return lot.from.reduce((sum, { mass_g }) => sum + mass_g, 0)
   return lot.weighedIn?.mass_g ?? 0
+}
+
+/** Whether nothing has been weighed of it yet: it was counted when it was picked, and is all of one picking. */
+export function isOnlyCounted({ weighedIn, sorted, from }: LotState): boolean {
+  return weighedIn?.counted !== undefined && sorted === null && from.length === 0
 }
 
 /** A flow of mass out of the lot; what is in hand goes down by as much, never below nothing. */

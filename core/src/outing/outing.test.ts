@@ -2,10 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { requireTaxon } from '../flora/catalogue'
 import { CATALOGUE } from '../flora/records'
-import { CLEAN, Pen } from '../test/pen'
+import { massBalance } from '../lot/story'
+import { CLEAN, household, Pen, START } from '../test/pen'
 import { season } from '../season/season'
 import { seasonInput } from '../season/ofBook'
 import { effortFor } from './effort'
+import { fieldView } from './field'
 import { outingChoices, planOuting, type OutingChoice } from './outing'
 
 const uses = CATALOGUE.taxa.flatMap(({ uses: all }) => all).filter((use) => effortFor(use, 4) !== undefined)
@@ -83,5 +85,86 @@ describe('an outing', () => {
     expect(gear).toContain('the field cards of the plants')
     expect(warnings.join(' ')).toMatch(/Rain: .* Wind: .* Heat: /)
     expect(planOuting([], moved, undefined)).toMatchObject({ stops: [], gear: [], warnings: [] })
+  })
+})
+
+describe('an outing that was kept', () => {
+  const wish = { taxon: 'Urtica dioica', part: 'leafy-top', stage: 'young', patch: 'wall' } as const
+  const plan = (pen: Pen, wishes: readonly (typeof wish | Record<string, string>)[]) =>
+    pen.try({
+      type: 'outing-planned',
+      outing: 'o1',
+      day: '2027-05-16',
+      company: ['Ann'],
+      plates: 4,
+      wishes: wishes as (typeof wish)[],
+    }).proposal
+  const bring = (pen: Pen, lot: string, mass_g: number, counted?: number) =>
+    pen.write({
+      type: 'weighed-in',
+      lot,
+      code: lot,
+      ...wish,
+      mass_g,
+      pickedAt: pen.now,
+      outing: 'o1',
+      ...(counted === undefined ? {} : { counted }),
+    })
+  it('tells on the way what is still to pick, what is enough and what is shut', () => {
+    const pen = household(new Pen())
+    expect(plan(pen, [{ ...wish, patch: 'none' }])).toMatchObject({
+      field: 'wishes',
+      message: 'There is no patch none.',
+    })
+    expect(plan(pen, [{ ...wish, part: 'root' }])).toMatchObject({ field: 'wishes' })
+    expect(plan(pen, [wish])).toEqual({ ok: true })
+    const line = () => fieldView('o1', pen.context)?.stops[0]?.lines[0]
+    expect(line()).toMatchObject({ picked_g: 0, enough: false, against: [] })
+    const need = line()?.effort?.picked_g.usual ?? 0
+    bring(pen, 'A', need / 2)
+    expect(line()).toMatchObject({ picked_g: need / 2, enough: false })
+    bring(pen, 'B', need / 2)
+    expect(line()?.enough).toBe(true)
+    expect(fieldView('o1', pen.context)?.lots.map(({ id }) => id)).toEqual(['A', 'B'])
+    pen.write({ type: 'ground-noted', patch: 'wall', facts: { sprayed: { last: START } } })
+    expect(line()?.against).toHaveLength(1)
+    expect(fieldView('o2', pen.context)).toBeUndefined()
+  })
+  it('weighs at home what was counted in the field, and no mass is lost or made by it', () => {
+    const sort = (kept_g: number, trimmed_g: number) =>
+      ({
+        type: 'sorted',
+        lot: 'A',
+        stageSeen: 'young',
+        kept_g,
+        trimmed_g,
+        trimmedTo: 'compost',
+        wash: null,
+      }) as const
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 400 }),
+        fc.double({ min: 0.3, max: 4.5, noNaN: true }),
+        fc.double({ min: 0, max: 0.9, noNaN: true }),
+        (count, off, away) => {
+          const pen = household(new Pen())
+          bring(pen, 'A', count * 3, count)
+          pen.write({ type: 'thrown-away', lot: 'A', pack: null, mass_g: count * 3 * away, why: 'dropped' })
+          const there_g = pen.lot().mass_g * off
+          pen.write(sort(there_g * 0.8, there_g * 0.2))
+          const { picked_g, takenUp_g, left, inHand_g } = massBalance(pen.lot())
+          const left_g = left.reduce((sum, { mass_g }) => sum + mass_g, 0)
+          expect(picked_g + takenUp_g).toBeCloseTo(left_g + inHand_g, 6)
+          expect(picked_g).toBeCloseTo(count * 3 * away + there_g, 6)
+        },
+      ),
+      { numRuns: 100 },
+    )
+    const pen = household(new Pen())
+    bring(pen, 'A', 100, 30)
+    expect(pen.try(sort(450, 60)).proposal).toMatchObject({
+      field: 'kept_g',
+      message: 'By count it was about 100 g; 510 g is more than it can have been. Weigh again.',
+    })
   })
 })

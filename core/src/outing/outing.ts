@@ -102,23 +102,33 @@ export function planOuting(
       keeps_h: days === undefined ? undefined : days * 24,
     }
   })
-  const patches = [...new Set(lines.map(({ choice }) => choice.patch))]
-  const shortest = (patch: PatchId) =>
-    Math.min(...lines.filter(({ choice }) => choice.patch === patch).map(({ keeps_h = 48 }) => keeps_h))
+  const patches = orderOfStops(lines, ({ choice: { patch, use } }) => ({
+    patch,
+    keeps_days: use.keepsRaw_days?.ambient,
+  }))
   const sum = (end: 'low' | 'usual' | 'high') =>
     lines.reduce((total, { effort }) => total + (effort?.picking_min?.[end] ?? 0), 0)
   return {
-    stops: patches
-      .toSorted((a, b) => shortest(b) - shortest(a))
-      .map((patch) => ({ patch, lines: lines.filter(({ choice }) => choice.patch === patch) })),
+    stops: patches.map((patch) => ({ patch, lines: lines.filter(({ choice }) => choice.patch === patch) })),
     gear: [...gearFor(lines), ...accessGear(patches, context)],
     picking_min: { low: sum('low'), usual: sum('usual'), high: sum('high') },
     warnings: weatherWarnings(weather, lines),
   }
 }
 
+/** Patches in the order of going: what keeps longest is picked first, what wilts is picked last. */
+export function orderOfStops<T>(
+  lines: readonly T[],
+  of: (line: T) => { readonly patch: PatchId; readonly keeps_days: number | undefined },
+): readonly PatchId[] {
+  const shortest = new Map<PatchId, number>()
+  for (const { patch, keeps_days = 2 } of lines.map(of))
+    shortest.set(patch, Math.min(keeps_days, shortest.get(patch) ?? Infinity))
+  return [...shortest].sort(([, a], [, b]) => b - a).map(([patch]) => patch)
+}
+
 /** Kept over picked, of every sorting of this part of this plant that the cook weighed. */
-function ownKept(taxon: Taxon, use: Use, { book, catalogue }: JudgeContext): readonly number[] {
+export function ownKept(taxon: Taxon, use: Use, { book, catalogue }: JudgeContext): readonly number[] {
   return [...book.lots.values()].flatMap(({ weighedIn, sorted, from }) =>
     weighedIn === null ||
     sorted === null ||

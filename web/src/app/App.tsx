@@ -11,6 +11,7 @@ import { useKeys } from './useKeys'
 import { PathBar } from './PathBar'
 
 const LotPlace = lazy(() => import('../lot/LotPlace'))
+const FieldPlace = lazy(() => import('../outing/FieldPlace'))
 const OutingPlace = lazy(() => import('../outing/OutingPlace'))
 const PatchesPlace = lazy(() => import('../ground/PatchesPlace'))
 const PatchPlace = lazy(() => import('../ground/PatchPlace'))
@@ -69,6 +70,7 @@ export function App() {
               <Route path="/" element={<Navigate to="/basket" replace />} />
               <Route path="/season" element={<SeasonPlace />} />
               <Route path="/outing" element={<OutingPlace />} />
+              <Route path="/outing/:id" element={<FieldPlace />} />
               <Route path="/basket" element={<BasketPlace />} />
               <Route path="/lot/:id" element={<LotPlace />} />
               <Route path="/lot/:id/tells" element={<TellsPlace />} />

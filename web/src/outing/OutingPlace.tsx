@@ -24,13 +24,16 @@ import {
   type OutingLine,
   type Range,
 } from '@ellop/core'
-import { Button, Checkbox, Select } from 'antd'
+import { Button, Checkbox, Input, Select } from 'antd'
 import { useMemo, useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
+import { v7 } from 'uuid'
 import { useJudgeContext } from '../book/bookStore'
-import { NumberField, readField } from '../controls/Field'
+import { Field, NumberField, readField } from '../controls/Field'
+import { useNote } from '../controls/useNote'
 import { rowName, stateWord } from '../season/words'
 import { useWeather } from '../season/useWeather'
+import '../app/field.css'
 import '../app/season.css'
 
 const DAYS_AHEAD = 10
@@ -45,6 +48,9 @@ export default function OutingPlace() {
   const site = useMemo(() => kitchenSite(book, now), [book, now])
   const [ahead, setAhead] = useState(0)
   const [plates, setPlates] = useState('4')
+  const [company, setCompany] = useState('')
+  const { write, otherError } = useNote()
+  const navigate = useNavigate()
   const [wanted, setWanted] = useState<readonly string[]>([])
   const at = addDays(now, ahead)
   const day = dayOf(at, timeZone)
@@ -73,6 +79,29 @@ export default function OutingPlace() {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the choices are told by what was ticked
     [choices, wanted, count, book, catalogue, weather],
   )
+  const keep = async () => {
+    const outing = `outing-${v7().slice(-8)}`
+    const noted = await write(
+      {
+        type: 'outing-planned',
+        outing,
+        day,
+        company: company
+          .split(/[,;]+/)
+          .map((name) => name.trim())
+          .filter(Boolean),
+        plates: count ?? 1,
+        wishes: chosen.map(({ taxon, use: { part, stage }, patch }) => ({
+          taxon: taxon.scientificName,
+          part,
+          stage,
+          patch,
+        })),
+      },
+      'The outing is kept: take it along on a phone',
+    )
+    if (noted.ok) await navigate(`/outing/${outing}`)
+  }
   const patchName = (id: string) => book.house.patches[id]?.name ?? id
   const days = Array.from({ length: DAYS_AHEAD + 1 }, (_, index) => ({
     value: index,
@@ -92,11 +121,20 @@ export default function OutingPlace() {
           <Link className="big-link" to="/patches">
             Patches
           </Link>
-          <Button type="primary" size="large" disabled={chosen.length === 0} onClick={() => window.print()}>
+          <Button size="large" disabled={chosen.length === 0} onClick={() => window.print()}>
             Print the field sheet
+          </Button>
+          <Button type="primary" size="large" disabled={chosen.length === 0} onClick={() => void keep()}>
+            Keep this plan
           </Button>
         </div>
       </div>
+      {otherError([]) !== undefined && (
+        <p className="refusal" role="alert">
+          {otherError([])}
+        </p>
+      )}
+      <KeptOutings />
       <div className="outing">
         <section className="outing-choose" aria-label="What for">
           <div className="outing-ask">
@@ -112,6 +150,18 @@ export default function OutingPlace() {
               error={count === undefined ? `Give a number from 1 to ${MOST_PLATES}.` : undefined}
             />
           </div>
+          <Field label="Who comes" hint="Names with commas between them; may stay empty.">
+            {(id, describedBy) => (
+              <Input
+                id={id}
+                aria-describedby={describedBy}
+                size="large"
+                maxLength={300}
+                value={company}
+                onChange={(event) => setCompany(event.target.value)}
+              />
+            )}
+          </Field>
           {choices.length === 0 && (
             <p className="told">
               Nothing is open at a patch of yours on that day. <Link to="/season">See what comes</Link>, or note where
@@ -193,6 +243,30 @@ export default function OutingPlace() {
         </section>
       </div>
     </>
+  )
+}
+
+const KEPT_SHOWN = 5
+
+/** Outings that were planned for today or later, or last. */
+function KeptOutings() {
+  const { book, now } = useJudgeContext()
+  const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
+  const kept = Object.values(book.house.outings)
+    .toSorted((a, b) => (a.day > b.day ? -1 : 1))
+    .slice(0, KEPT_SHOWN)
+  if (kept.length === 0) return null
+  return (
+    <ul className="kept-outings" aria-label="Outings kept">
+      {kept.map(({ id, day, wishes }) => (
+        <li key={id}>
+          <Link to={`/outing/${id}`}>Outing, {formatDay(`${day}T12:00:00.000Z`, timeZone)}</Link>{' '}
+          <span className="soft">
+            {formatList([...new Set(wishes.map(({ patch }) => book.house.patches[patch]?.name ?? patch))])}
+          </span>
+        </li>
+      ))}
+    </ul>
   )
 }
 

@@ -14,6 +14,7 @@ import { joined, type Joined } from './joined'
 import { kitchenSet, type KitchenSet } from './kitchenSet'
 import { numbersNoted, type NumbersNoted } from './numbersNoted'
 import { opened, type Opened } from './opened'
+import { outingPlanned, type OutingPlanned } from './outingPlanned'
 import { packed, type Packed } from './packed'
 import { patchTurned, type PatchTurned } from './patchTurned'
 import { plantMet, type PlantMet } from './plantMet'
@@ -37,7 +38,8 @@ import { weighedIn, type WeighedIn } from './weighedIn'
 
 /** Entries about the whole household: folded in one shard. */
 export type HouseEntry =
-  | KitchenSet | GroundNoted | EaterNoted | PlantMet | GaveBack | PatchTurned | FoodTurned | FeltIll | NumbersNoted // prettier-ignore
+  | KitchenSet | GroundNoted | EaterNoted | PlantMet | OutingPlanned | GaveBack | PatchTurned | FoodTurned | FeltIll
+  | NumbersNoted // prettier-ignore
 
 /** Entries about one lot: each lot is a shard of its own. */
 export type LotEntry =
@@ -55,6 +57,7 @@ const HOUSE_DEFS = {
   'ground-noted': groundNoted,
   'eater-noted': eaterNoted,
   'plant-met': plantMet,
+  'outing-planned': outingPlanned,
   'gave-back': gaveBack,
   'patch-turned': patchTurned,
   'food-turned': foodTurned,

@@ -1,4 +1,4 @@
-import { withFirstCut, withFlow, type LotState, type SortFact } from '../../lot/lotState'
+import { isOnlyCounted, withFirstCut, withFlow, type LotState, type SortFact } from '../../lot/lotState'
 import type { EntryBase, EntryDef, LotId } from '../entry'
 
 /** Sorted, trimmed, washed and weighed again: only the edible part at an edible stage goes on. */
@@ -8,10 +8,18 @@ export interface Sorted extends EntryBase, Omit<SortFact, 'at'> {
 }
 
 export const sorted: EntryDef<Sorted, LotState> = {
-  apply(lot, { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash }) {
+  apply(before, { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash }) {
+    const lot = weighedAtLast(before, kept_g + trimmed_g)
     const lost_g = lot.mass_g - kept_g - trimmed_g
     const trimmed = withFlow(withFirstCut(lot, at), { at, what: 'trimmed', mass_g: trimmed_g, to: trimmedTo })
     const rest = withFlow(trimmed, { at, what: 'lost-in-sorting', mass_g: lost_g, to: 'drips and dust' })
     return { ...rest, sorted: { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash } }
   },
+}
+
+/** A lot that was counted in the field has its first weighing here: what was picked is what is there and what left it before. */
+function weighedAtLast(lot: LotState, there_g: number): LotState {
+  const { weighedIn } = lot
+  if (!isOnlyCounted(lot) || weighedIn === null) return lot
+  return { ...lot, weighedIn: { ...weighedIn, mass_g: weighedIn.mass_g + there_g - lot.mass_g }, mass_g: there_g }
 }

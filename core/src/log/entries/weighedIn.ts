@@ -8,10 +8,14 @@ export interface WeighedIn extends EntryBase, Omit<WeighIn, 'entry'> {
 }
 
 export const weighedIn: EntryDef<WeighedIn, LotState> = {
-  apply: (lot, { id, code, taxon, part, stage, patch, mass_g, pickedAt }) => ({
+  apply: (lot, { id, code, taxon, part, stage, patch, mass_g, pickedAt, counted, outing }) => ({
     ...lot,
     code,
-    weighedIn: { entry: id, code, taxon, part, stage, patch, mass_g, pickedAt },
+    weighedIn: {
+      ...{ entry: id, code, taxon, part, stage, patch, mass_g, pickedAt },
+      ...(counted === undefined ? {} : { counted }),
+      ...(outing === undefined ? {} : { outing }),
+    },
     mass_g: lot.mass_g + mass_g,
   }),
 }

@@ -1,0 +1,80 @@
+import { findTaxon, findUse } from '../flora/catalogue'
+import type { Taxon, Use } from '../flora/taxon'
+import type { JudgeContext } from '../gates/verdict'
+import { groundAt } from '../ground/ofPatch'
+import type { GroundVerdict } from '../ground/verdict'
+import type { PatchId } from '../log/entry'
+import type { OutingFact, PickingWish } from '../log/houseState'
+import { isBegun, type LotState } from '../lot/lotState'
+import { restsUntil } from '../take/rest'
+import { effortFor, type Effort } from './effort'
+import { orderOfStops, ownKept } from './outing'
+
+/** An outing on the way: what is still to be picked where, and what is in the basket of it. */
+export interface FieldView {
+  readonly outing: OutingFact
+  readonly stops: readonly { readonly patch: PatchId; readonly name: string; readonly lines: readonly FieldLine[] }[]
+  /** Lots brought in on this outing, in the order of picking. */
+  readonly lots: readonly LotState[]
+}
+
+export interface FieldLine {
+  readonly wish: PickingWish
+  readonly taxon: Taxon
+  readonly use: Use
+  readonly effort: Effort | undefined
+  readonly ground: GroundVerdict | undefined
+  /** Why nothing is taken here today, if so. */
+  readonly against: readonly string[]
+  /** Of this wish, in the basket. */
+  readonly picked_g: number
+  readonly enough: boolean
+}
+
+/** An outing as it stands; undefined where none of that name was planned. */
+export function fieldView(id: string, context: JudgeContext): FieldView | undefined {
+  const { book, catalogue, now } = context
+  const outing = book.house.outings[id]
+  if (outing === undefined) return undefined
+  const lots = [...book.lots.values()]
+    .filter((lot) => isBegun(lot) && lot.weighedIn?.outing === id && lot.from.length === 0)
+    .toSorted((a, b) => ((a.weighedIn?.pickedAt ?? '') < (b.weighedIn?.pickedAt ?? '') ? -1 : 1))
+  const lines = outing.wishes.flatMap((wish): readonly FieldLine[] => {
+    const taxon = findTaxon(catalogue, wish.taxon)
+    const use = taxon === undefined ? undefined : findUse(taxon, wish.part, wish.stage)
+    if (taxon === undefined || use === undefined) return []
+    const effort = effortFor(use, outing.plates, { kept: ownKept(taxon, use, context) })
+    const picked_g = lots
+      .filter(({ weighedIn }) => weighedIn?.taxon === wish.taxon && weighedIn.part === wish.part)
+      .reduce((sum, { weighedIn }) => sum + (weighedIn?.mass_g ?? 0), 0)
+    const ground = groundAt(wish, { house: book.house, catalogue, now })?.verdict
+    const rest = restsUntil(book, catalogue, wish.patch, wish.taxon)
+    return [
+      {
+        wish,
+        taxon,
+        use,
+        effort,
+        ground,
+        against: [
+          ...(ground?.closed ?? []),
+          ...(rest !== undefined && rest > now ? [`The patch rests from it until ${rest.slice(0, 10)}.`] : []),
+          ...(taxon.standing === 'protected' ? ['It is protected: it is not picked.'] : []),
+        ],
+        picked_g,
+        enough: effort !== undefined && picked_g >= effort.picked_g.usual,
+      },
+    ]
+  })
+  return {
+    outing,
+    lots,
+    stops: orderOfStops(lines, ({ wish: { patch }, use }) => ({ patch, keeps_days: use.keepsRaw_days?.ambient })).map(
+      (patch) => ({
+        patch,
+        name: book.house.patches[patch]?.name ?? patch,
+        lines: lines.filter(({ wish }) => wish.patch === patch),
+      }),
+    ),
+  }
+}

@@ -1,0 +1,109 @@
+import { fileURLToPath } from 'node:url'
+import { makeApp } from '@ellop/server'
+import { serve } from '@hono/node-server'
+import { expect, test } from '@playwright/test'
+import { allKept } from './browser'
+
+const PORT = 4192
+const dist = fileURLToPath(new URL('../web/dist', import.meta.url))
+
+test.use({ serviceWorkers: 'allow', baseURL: `http://localhost:${PORT}` })
+
+test('an outing is planned on the desk, done on a phone with the network cut, and judged in the basket', async ({
+  page,
+  context,
+}) => {
+  const server = serve({ fetch: makeApp(dist).fetch, port: PORT })
+  try {
+    await page.goto('/outing')
+    await expect(page.getByRole('heading', { name: 'An outing' })).toBeVisible({ timeout: 30_000 })
+    await allKept(page)
+    await page
+      .locator('.outing-list li', { hasText: 'Nettle leafy top, young · Beck wall' })
+      .getByRole('checkbox')
+      .check()
+    await page.getByLabel('Who comes').fill('Mirl, Tove')
+    await page.getByRole('button', { name: 'Keep this plan' }).click()
+    await expect(page.getByText('1 picking to go of 1, for 4 plates · with Mirl and Tove')).toBeVisible()
+
+    await page.setViewportSize({ width: 390, height: 844 })
+    await new Promise((done) => server.close(done))
+    await context.setOffline(true)
+    await page.reload()
+    await expect(page.getByRole('heading', { name: /^Outing, / })).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByText('Dog’s mercury').or(page.getByText("Dog's mercury"))).toBeVisible()
+    await page.getByRole('button', { name: 'Cut and weigh in' }).click()
+    await page.getByLabel('Stood there').fill('4000')
+    await page.getByLabel('I looked for who lives on it before cutting').check()
+    await page.getByLabel('You cut').fill('60')
+    await page.getByRole('button', { name: 'Into the basket' }).click()
+    // Nothing is noted of a form that is not whole, and it says which field.
+    await expect(page.getByRole('alert')).toHaveText(/^Weight: /)
+    await page.getByLabel('It weighs').fill('760')
+    await page.getByRole('button', { name: 'Into the basket' }).click()
+    await expect(page.getByText('All that was wished is in the basket.')).toBeVisible()
+    await page.getByRole('button', { name: 'Litter taken along' }).click()
+    await expect(page.getByRole('button', { name: 'Litter taken along' })).toBeDisabled()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+
+    const code = (await page.locator('.field-basket a').first().textContent()) ?? ''
+    await page.locator('.field-basket a').first().click()
+    await expect(page.locator('#now-title')).toBeVisible()
+    await page.getByRole('tab', { name: 'Gates' }).click()
+    const gate = (name: string) => page.locator('.gate-list li', { hasText: name }).first()
+    await expect(gate('Identity')).toHaveClass(/ajar/)
+    await expect(gate('Ground')).toHaveClass(/open/)
+    await expect(gate('Take')).toHaveClass(/open/)
+
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await page.goto('/basket')
+    await expect(page.locator('main')).toContainText(code)
+    await page.goto('/patch/beck-wall')
+    await expect(page.getByText('litter carried out')).toBeVisible()
+    await expect(page.locator('.takes', { hasText: code })).toContainText('60 of 4000 cut')
+  } finally {
+    await context.setOffline(false)
+    server.close()
+  }
+})
+
+test('a patch tells what its ground is fit for, by the school that was chosen, and its place leaves in no file', async ({
+  page,
+}) => {
+  const server = serve({ fetch: makeApp(dist).fetch, port: PORT + 100 })
+  try {
+    await page.goto(`http://localhost:${PORT + 100}/patches`)
+    await expect(page.locator('.patches li', { hasText: 'Sprayed verge' })).toContainText('Weedkiller at Sprayed verge')
+    await page.getByRole('link', { name: 'Tarn shore' }).click()
+    await page.getByRole('button', { name: 'Note the ground' }).first().click()
+    await page.locator('fieldset', { hasText: 'Busy road' }).getByText('at …').click()
+    await page.getByLabel('Distance to the road').fill('ten')
+    await page.getByRole('button', { name: 'Note the ground' }).last().click()
+    await expect(page.getByRole('alert')).toHaveText('The distance to the road: give a number, such as 40.')
+    await page.getByLabel('Distance to the road').fill('30')
+    await page.getByLabel('Where it lies, north').fill('46.5123')
+    await page.getByLabel('East').fill('9.8765')
+    await page.getByRole('button', { name: 'Note the ground' }).last().click()
+    await expect(page.locator('.grounds')).toContainText('30 m from a busy road; 50 m is the careful distance')
+    await page.getByRole('link', { name: 'change it' }).click()
+    await page.getByText('the usual school', { exact: true }).click()
+    await page.getByRole('button', { name: 'Note the kitchen' }).click()
+    await expect(page.getByText('every limit is computed again')).toBeVisible()
+    await page.goBack()
+    await expect(page.locator('.grounds')).not.toContainText('busy road')
+    await page.goto(`http://localhost:${PORT + 100}/notebook`)
+    await page.getByRole('button', { name: 'Export the book' }).click()
+    const saved = async (choice: string) => {
+      const [file] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: choice }).click(),
+      ])
+      return (await (await file.createReadStream()).toArray()).join('')
+    }
+    expect(await saved('Leave them out')).not.toContain('46.5')
+    await page.getByRole('button', { name: 'Export the book' }).click()
+    expect(await saved('As they are')).toContain('46.5123')
+  } finally {
+    server.close()
+  }
+})

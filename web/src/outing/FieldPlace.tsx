@@ -1,0 +1,354 @@
+import {
+  CHARACTERS,
+  commonName,
+  countedAs,
+  fairShare,
+  fieldView,
+  findTaxon,
+  formatCount,
+  formatDay,
+  formatList,
+  formatMass,
+  fromMs,
+  gateViews,
+  grouped,
+  isHarmful,
+  kitchenAt,
+  newLotId,
+  nextLotCode,
+  plainWords,
+  removalOf,
+  tellsToSee,
+  toMs,
+  type FieldLine,
+  type FieldView,
+  type LotState,
+} from '@ellop/core'
+import { Button, Checkbox } from 'antd'
+import { useMemo, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { v7 } from 'uuid'
+import { useBook, useJudgeContext } from '../book/bookStore'
+import { Choice } from '../controls/Choice'
+import { NumberField, readField } from '../controls/Field'
+import { useNote } from '../controls/useNote'
+import { GateIcon } from '../drawing/GateMark'
+import { rowName } from '../season/words'
+import '../app/field.css'
+
+const TELLS = 5
+const DOUBLES = 4
+
+/** The outing on the way, for one hand: stop by stop what is picked, what to look at first, and the weighing in. All of it works without a network. */
+export default function FieldPlace() {
+  const { id = '' } = useParams()
+  const context = useJudgeContext()
+  const view = useMemo(() => fieldView(id, context), [id, context])
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  if (view === undefined)
+    return (
+      <section className="empty">
+        <h1>No outing of that name</h1>
+        <p>
+          <Link to="/outing">Plan one</Link>
+        </p>
+      </section>
+    )
+  const { outing, stops, lots } = view
+  const all = stops.flatMap(({ lines }) => lines)
+  const left = all.filter(({ enough, against }) => !enough && against.length === 0)
+  return (
+    <article className="field-outing">
+      <div className="place-head">
+        <div>
+          <h1>Outing, {formatDay(`${outing.day}T12:00:00.000Z`, timeZone)}</h1>
+          <p>
+            {left.length === 0
+              ? 'All that was wished is in the basket.'
+              : `${formatCount(left.length, 'picking')} to go of ${all.length}, for ${formatCount(outing.plates, 'plate')}`}
+            {outing.company.length > 0 && ` · with ${formatList(outing.company)}`}
+          </p>
+        </div>
+      </div>
+      {stops.map(({ patch, name, lines }) => (
+        <section key={patch} className="stop">
+          <h2>
+            <Link to={`/patch/${patch}`}>{name}</Link>
+          </h2>
+          {lines.map((line) => (
+            <Picking key={`${line.wish.taxon} ${line.wish.part} ${line.wish.stage}`} line={line} outing={outing.id} />
+          ))}
+          <LeaveIt patch={patch} digs={lines.some(({ wish }) => removalOf(wish.part) === 'whole')} />
+        </section>
+      ))}
+      <section className="card">
+        <h2>In the basket</h2>
+        <Basket lots={lots} view={view} />
+      </section>
+      <p className="caution">
+        Nearly certain is not certain: leave it standing. Each kind in a container of its own. Nothing picked here is
+        food before its gates are open.
+      </p>
+    </article>
+  )
+}
+
+function Picking({ line, outing }: { line: FieldLine; outing: string }) {
+  const { catalogue } = useJudgeContext()
+  const { taxon, use, effort, against, ground, picked_g, enough } = line
+  const { name, part } = rowName(line)
+  const [open, setOpen] = useState(false)
+  const doubles = taxon.lookalikes.filter(isHarmful).slice(0, DOUBLES)
+  const tells = tellsToSee(taxon, catalogue).slice(0, TELLS)
+  return (
+    <article className={`picking${enough ? ' done' : ''}${against.length > 0 ? ' shut' : ''}`}>
+      <h3>
+        {name} <span className="soft">{part}</span>
+      </h3>
+      {effort !== undefined && (
+        <>
+          <p className="need">
+            <strong>{formatMass(Math.round(picked_g))}</strong> of about {formatMass(round10(effort.picked_g.usual))} (
+            {grouped(round10(effort.picked_g.low))} to {formatMass(round10(effort.picked_g.high))})
+          </p>
+          <progress max={effort.picked_g.usual} value={Math.min(picked_g, effort.picked_g.usual)} />
+        </>
+      )}
+      {against.map((each) => (
+        <p key={each} className="refusal">
+          {each}
+        </p>
+      ))}
+      {doubles.length > 0 && (
+        <p className="grave">
+          Taken for it:{' '}
+          {formatList(
+            doubles.map(({ scientificName, severity }) => {
+              const other = findTaxon(catalogue, scientificName)
+              return `${other === undefined ? scientificName : commonName(other)} (${severity})`
+            }),
+          )}
+          .
+        </p>
+      )}
+      <p>Look at: {tells.map((each) => CHARACTERS[each]?.label ?? plainWords(each)).join(' · ')}.</p>
+      {taxon.wildlifeHost !== undefined && <p>First see who lives on it. {taxon.wildlifeHost}</p>}
+      {use.cut !== undefined && <p>{use.cut}</p>}
+      {ground !== undefined && ground.toAsk.length > 0 && against.length === 0 && (
+        <p className="told">
+          Still to ask of the ground: {formatList(ground.toAsk)}. <Link to={`/patch/${line.wish.patch}`}>Note it</Link>
+        </p>
+      )}
+      {ground?.living.map((each) => (
+        <p key={each} className="told">
+          Only cooked right through. {each}
+        </p>
+      ))}
+      {against.length === 0 && !open && (
+        <Button type={enough ? 'default' : 'primary'} size="large" block onClick={() => setOpen(true)}>
+          {enough ? 'Some more' : 'Cut and weigh in'}
+        </Button>
+      )}
+      {open && <BringIn line={line} outing={outing} onDone={() => setOpen(false)} />}
+    </article>
+  )
+}
+
+type Typed = 'stood' | 'cut' | 'hosts' | 'amount'
+const EMPTY: Readonly<Record<Typed, string>> = { stood: '', cut: '', hosts: '0', amount: '' }
+
+/** What stood there, what was cut, what it weighs or counts: the lot and its stand in one go. */
+function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; onDone: () => void }) {
+  const { book } = useJudgeContext()
+  const { write, otherError } = useNote()
+  const { taxon, use, wish } = line
+  const [typed, setTyped] = useState(EMPTY)
+  const [by, setBy] = useState<'weight' | 'count'>('weight')
+  const [looked, setLooked] = useState(false)
+  const [others, setOthers] = useState(false)
+  const [fault, setFault] = useState<string>()
+  const pieceMass_g = use.pieceMass_g
+  const stood = readField(typed.stood)
+  const hosts = readField(typed.hosts)
+  const share =
+    'value' in stood && stood.value > 0 && 'value' in hosts
+      ? fairShare({
+          taxon,
+          part: wish.part,
+          stand: { pieces: stood.value },
+          wildlifeOn: hosts.value,
+          othersPick: others,
+          clone: removalOf(wish.part) === 'whole',
+        })
+      : undefined
+  const submit = async () => {
+    const cut = readField(typed.cut)
+    const amount = readField(typed.amount)
+    const wrong = [
+      ['Stood there', stood],
+      ['You cut', cut],
+      ['With somebody living on them', hosts],
+      [by === 'weight' ? 'Weight' : 'Pieces', amount],
+    ].find((each): each is [string, { error: string }] => typeof each[1] === 'object' && 'error' in each[1])
+    if (wrong !== undefined) return setFault(`${wrong[0]}: ${wrong[1].error}`)
+    if (!('value' in stood && 'value' in cut && 'value' in hosts && 'value' in amount)) return
+    const pieces = Math.round(amount.value)
+    if (amount.value <= 0) return setFault(`${by === 'weight' ? 'Weight' : 'Pieces'}: more than nothing.`)
+    if (cut.value > stood.value) return setFault(`You cut: not more than the ${grouped(stood.value)} that stood there.`)
+    setFault(undefined)
+    const { clock } = useBook.getState()
+    const code = nextLotCode(book, clock.book_ms)
+    const lot = newLotId(code, v7())
+    const now = useBook.getState().second
+    const weighed = await write(
+      {
+        type: 'weighed-in',
+        lot,
+        code,
+        ...wish,
+        mass_g: by === 'weight' ? amount.value : pieces * (pieceMass_g ?? 1),
+        pickedAt: fromMs(toMs(now)),
+        outing,
+        ...(by === 'count' ? { counted: pieces } : {}),
+      },
+      '',
+    )
+    if (!weighed.ok) return
+    const counted = await write(
+      {
+        type: 'stand-counted',
+        lot,
+        stems: stood.value,
+        taken: cut.value,
+        wildlifeLooked: looked,
+        wildlifeOn: hosts.value,
+        othersPick: others,
+        ...(removalOf(wish.part) === 'whole' ? { clone: true } : {}),
+        school: null,
+      },
+      `${code} is in the basket`,
+    )
+    if (counted.ok) onDone()
+  }
+  const field = (name: Typed, label: string, unit: string) => (
+    <NumberField
+      label={label}
+      unit={unit}
+      value={typed[name]}
+      onChange={(text) => setTyped({ ...typed, [name]: text })}
+    />
+  )
+  const sentence = fault ?? otherError([])
+  return (
+    <div className="form bring-in">
+      {field('stood', 'Stood there', countedAs(wish.part))}
+      {share !== undefined && <p className="told">{share.text}</p>}
+      {taxon.wildlifeHost !== undefined && (
+        <>
+          <Checkbox checked={looked} onChange={({ target }) => setLooked(target.checked)}>
+            I looked for who lives on it before cutting
+          </Checkbox>
+          {field('hosts', 'Of them with somebody living on them', countedAs(wish.part))}
+        </>
+      )}
+      <Checkbox checked={others} onChange={({ target }) => setOthers(target.checked)}>
+        Others pick here too
+      </Checkbox>
+      {field('cut', 'You cut', countedAs(wish.part))}
+      {pieceMass_g !== undefined && (
+        <Choice
+          label="The amount"
+          value={by}
+          onChange={setBy}
+          options={[
+            { value: 'weight', label: 'weighed' },
+            { value: 'count', label: 'counted' },
+          ]}
+        />
+      )}
+      {field('amount', by === 'weight' ? 'It weighs' : 'Pieces', by === 'weight' ? 'g' : 'pieces')}
+      {by === 'count' && pieceMass_g !== undefined && (
+        <p className="field-note">
+          About {formatMass(pieceMass_g)} a piece by the record. It is weighed at home, when it is sorted; until then
+          its weight is an estimate.
+        </p>
+      )}
+      {sentence !== undefined && (
+        <p className="refusal" role="alert">
+          {sentence}
+        </p>
+      )}
+      <Button type="primary" size="large" block onClick={() => void submit()}>
+        Into the basket
+      </Button>
+      <Button size="large" block onClick={onDone}>
+        Not now
+      </Button>
+    </div>
+  )
+}
+
+/** Leaving a patch better than it was found. */
+function LeaveIt({ patch, digs }: { patch: string; digs: boolean }) {
+  const { write, otherError } = useNote()
+  const [given, setGiven] = useState<readonly string[]>([])
+  const give = async (what: 'holes-filled' | 'litter-carried-out') => {
+    const noted = await write({ type: 'gave-back', patch, what, count: null }, 'Noted')
+    if (noted.ok) setGiven([...given, what])
+  }
+  return (
+    <div className="leave-it">
+      <p>Before you go:</p>
+      {digs && (
+        <Button size="large" disabled={given.includes('holes-filled')} onClick={() => void give('holes-filled')}>
+          Holes filled
+        </Button>
+      )}
+      <Button
+        size="large"
+        disabled={given.includes('litter-carried-out')}
+        onClick={() => void give('litter-carried-out')}
+      >
+        Litter taken along
+      </Button>
+      {otherError([]) !== undefined && (
+        <p className="refusal" role="alert">
+          {otherError([])}
+        </p>
+      )}
+    </div>
+  )
+}
+
+function Basket({ lots, view }: { lots: readonly LotState[]; view: FieldView }) {
+  const context = useJudgeContext()
+  if (lots.length === 0) return <p className="soft">Nothing yet.</p>
+  return (
+    <ul className="field-basket">
+      {lots.map((lot) => {
+        const identity = gateViews(lot, context).find(({ gate }) => gate === 'identity')
+        const taxon = findTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
+        return (
+          <li key={lot.id}>
+            <GateIcon state={identity?.state ?? 'ajar'} />
+            <div>
+              <Link to={`/lot/${lot.id}`}>{lot.code}</Link> {taxon === undefined ? '' : commonName(taxon)},{' '}
+              {lot.weighedIn?.counted === undefined ? '' : 'by count about '}
+              {formatMass(lot.mass_g)}
+              <p className="soft">
+                {identity?.state === 'open' ? (
+                  'told'
+                ) : (
+                  <Link to={`/lot/${lot.id}/tells`}>See its tells while you stand before it</Link>
+                )}
+              </p>
+            </div>
+          </li>
+        )
+      })}
+      {view.stops.length > 0 && <li className="soft field-note">Loose, cool, out of the sun; nothing pressed.</li>}
+    </ul>
+  )
+}
+
+const round10 = (mass_g: number) => Math.round(mass_g / 10) * 10
