@@ -57,6 +57,12 @@ export async function tellPlant(page: Page, scientificName: string): Promise<voi
   await expect(title).toHaveText('Are you certain?')
 }
 
+/** Nothing else grows among it, and the cook is certain. */
+export async function attest(page: Page): Promise<void> {
+  await page.locator('fieldset', { hasText: 'Among it grows' }).getByText('nothing else').click()
+  await hold(page, page.getByRole('button', { name: 'Hold: I am certain' }))
+}
+
 /** The stand counted and its wildlife looked for. */
 export async function countStand(page: Page, stood = '4000', cut = '40'): Promise<void> {
   await page.getByRole('textbox', { name: 'Stood there' }).fill(stood)

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test'
-import { choose, countStand, hold, openDemo, tellPlant, weighIn } from './cook'
+import { choose, countStand, hold, openDemo, tellPlant, weighIn, attest } from './cook'
 
 test('ramsons under oil: refused warm, with what would do; taken cold', async ({ page }) => {
   await openDemo(page, '/lot/27-006')
   await tellPlant(page, 'Allium ursinum')
-  await hold(page, page.getByRole('button', { name: 'Hold: I am certain' }))
+  await attest(page)
   await countStand(page)
   await page.getByLabel('Goes on').fill('300')
   await page.getByLabel('Trimmed off').fill('15')

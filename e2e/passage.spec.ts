@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { foldLog, type BookFile } from '@ellop/core'
 import { expect, test, type Page } from '@playwright/test'
-import { boilLoad, choose, hold, openDemo, tellNettle, weighIn } from './cook'
+import { boilLoad, choose, hold, openDemo, tellNettle, weighIn, attest } from './cook'
 
 const gates = async (page: Page) => (await page.locator('.lot-head .ribbon').getAttribute('aria-label')) ?? ''
 
@@ -25,7 +25,7 @@ test('nettle tops from weighing in to a served plate and a labelled pack; then t
   const lot = page.url().split('/').at(-1) ?? ''
   expect(await gates(page)).toContain('Identity ajar, Ground open, Take ajar, Sort ahead')
   await tellNettle(page)
-  await hold(page, page.getByRole('button', { name: 'Hold: I am certain' }))
+  await attest(page)
   await expect(page.locator('#now-title')).toHaveText('How much stood there?')
   expect(await gates(page)).toContain('Identity open, Ground open, Take ajar')
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openDemo } from './cook'
+import { choose, openDemo } from './cook'
 
 test('a plant is found by a misspelling and an older name; one name for several is said, and an unknown one too', async ({
   page,
@@ -59,4 +59,40 @@ test('telling: each state is drawn, nobody’s marks lead the answer, a wrong st
   await expect(gate).toContainText('you saw leathery; Ramsons has thin')
   await expect(page.locator('.side-by-side tbody')).toContainText('Feel of the leaf')
   await expect(page.getByRole('img', { name: 'speaks against it' }).first()).toBeVisible()
+})
+
+test('a plant of one’s own: never beside a record, told from all that harms, and marked as nobody else’s word', async ({
+  page,
+}) => {
+  await openDemo(page, '/plants/own')
+  const record = page.getByRole('button', { name: 'Put it on record' })
+  await page.getByLabel('Scientific name').fill('Conium maculatum')
+  await page.getByLabel('What you call it').fill('hedge pennies')
+  await page.getByLabel('Family').fill('Hirtuliaceae')
+  await page.getByLabel('Who says that it is food').fill('a neighbour')
+  await record.click()
+  await expect(page.getByText('is on record already, and its record stands.')).toBeVisible()
+  await page.getByLabel('Scientific name').fill('Hirtulia repens')
+  const show = async (character: string, state: string) => {
+    await choose(page, 'A character', character)
+    await page.getByRole('group', { name: character }).getByRole('button', { name: state, exact: true }).click()
+    await page.locator('.own-tells li').last().getByRole('checkbox').check()
+  }
+  await show('How the leaves sit', 'whorled')
+  await record.click()
+  await expect(page.getByRole('alert')).toHaveText(
+    'Choose at least 4 key tells that do not hang together; now there are 1.',
+  )
+  await show('Leaf shape', 'kidney')
+  await show('Leaf surface', 'mealy')
+  await show('Stem, cut across', 'three angled')
+  await show('Crushed scent', 'cucumber')
+  await show('Sap', 'slimy')
+  await choose(page, 'Plants it could be taken for', 'Chickweed · Stellaria media')
+  await page.keyboard.press('Escape')
+  await record.click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Hedge pennies')
+  await expect(page.getByText('your own record')).toBeVisible()
+  await page.goto('/plants?find=hedge%20pennies')
+  await expect(page.getByRole('link', { name: /Hedge pennies/ }).first()).toBeVisible()
 })

@@ -69,6 +69,7 @@ test('a splash is not a hold; a stray shuts what was open', async ({ page }) => 
   await tellNettle(page)
   await page.getByRole('button', { name: 'Hold: I am certain' }).click()
   await expect(page.locator('#now-title')).toHaveText('Are you certain?')
+  await page.locator('fieldset', { hasText: 'Among it grows' }).getByText('nothing else').click()
   await page.getByRole('button', { name: 'Hold: I am certain' }).focus()
   await page.keyboard.down('Enter')
   await page.waitForTimeout(900)

@@ -7,6 +7,7 @@ export * from './quantity/position'
 
 // Plants
 export * from './flora/catalogue'
+export * from './flora/own'
 export * from './flora/records'
 export * from './flora/search'
 export * from './flora/taxon'

@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import { STORES } from '../flora/taxon'
-import { HABITAT_STATES } from '../flora/vocabulary'
+import { LIFE_FORMS } from '../flora/own'
+import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'
 import { ACCESS, PAST_USES, SOIL_METALS, UPSTREAM, WATERS } from '../ground/facts'
 import { GROUND_SCHOOLS } from '../ground/schools'
 import type { Entry, EntryType } from '../log/entries'
@@ -117,7 +118,32 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       sensitivities: nullable(Joi.array().items(sensitivity()).unique()),
     }),
   },
-  'plant-met': { ...BASE, taxon: text(), stage: stage(), patch: id().optional() },
+  'plant-met': { ...BASE, taxon: text(), stage: stage(), patch: id().optional(), mentor: text().optional() },
+  'plant-recorded': {
+    ...BASE,
+    plant: strictObject({
+      scientificName: text(),
+      commonName: text(),
+      family: text(),
+      lifeForm: Joi.string().valid(...LIFE_FORMS),
+      habitat: Joi.array()
+        .items(Joi.string().valid(...HABITAT_STATES))
+        .unique(),
+      characters: Joi.object().pattern(
+        Joi.string().valid(...Object.keys(CHARACTERS)),
+        Joi.array().items(text()).min(1).max(20),
+      ),
+      keyCharacters: Joi.array()
+        .items(Joi.string().valid(...Object.keys(CHARACTERS)))
+        .unique(),
+      lookalikes: Joi.array()
+        .items(strictObject({ scientificName: text(), why: text() }))
+        .max(30),
+      part: part(),
+      stage: stage(),
+      source: text(),
+    }),
+  },
   'outing-planned': {
     ...BASE,
     outing: id(),
@@ -154,7 +180,10 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     answer: Joi.string().valid('seen', 'not-visible', 'could-not-tell'),
     states: Joi.array().items(text()).max(20).unique(),
   },
-  'certain-attested': LOT,
+  'certain-attested': {
+    ...LOT,
+    stand: strictObject({ mixed: Joi.boolean(), stemsSeen: count() }).optional(),
+  },
   'stray-reported': { ...LOT, what: text(), brokenUp: Joi.boolean() },
   'strays-sorted': { ...LOT, found: count() },
   'stand-counted': {

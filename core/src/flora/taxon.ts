@@ -34,6 +34,8 @@ export interface Taxon {
   readonly lookalikes: readonly LookAlike[]
   readonly uses: readonly Use[]
   readonly sources: readonly string[]
+  /** Put on record by the cook: nobody else has checked its look-alikes. */
+  readonly own?: true
 }
 
 export type Season = 'spring' | 'summer' | 'autumn' | 'winter'

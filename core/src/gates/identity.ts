@@ -26,6 +26,19 @@ export function identityGate(lot: LotState, context: JudgeContext): Finding {
   return worstOf([...own, ...(lot.joined.length === 0 ? [] : [whole]), kinFinding(lot, context)])
 }
 
+/** So many stems of a mixed stand are looked at one by one, or all where fewer were cut; chosen: one stray in ten is then met two times in three. */
+export const STEMS_OF_A_MIXED_STAND = 10
+
+function mixedReasons({ attestedStand, stand }: LotState): readonly string[] {
+  if (attestedStand === null || !attestedStand.mixed) return []
+  const needed = Math.min(STEMS_OF_A_MIXED_STAND, stand?.taken ?? STEMS_OF_A_MIXED_STAND)
+  return attestedStand.stemsSeen < needed
+    ? [
+        `Other plants grow among it and you looked at ${attestedStand.stemsSeen} of its stems: look at ${needed}, then say again that you are certain.`,
+      ]
+    : []
+}
+
 const STRAY = 'A stray was reported: go through the whole lot again, piece by piece.'
 
 function pickingIdentity(lot: LotState, context: JudgeContext): Finding {
@@ -41,13 +54,16 @@ function pickingIdentity(lot: LotState, context: JudgeContext): Finding {
     ...(carried === undefined ? standingReasons(clearance, taxon, context) : carried.due),
     ...meetingReasons(clearance, taxon, context),
     ...(lot.attestedAt === null ? ['You have not yet said that you are certain.'] : []),
+    ...mixedReasons(lot),
   ]
   const ruled = clearance.ruledOut.filter(isHarmful).length
   const says =
     carried === undefined
       ? `Every key tell fits; ${ruled} harmful plants are ruled out.`
       : `Carried over from ${carried.fromCode}, the same plant from the same patch this season.`
-  return finding(closings(lot, context), ajar, [says])
+  const own =
+    taxon.own === true ? ['On record by your own word: nobody but you has checked what it could be taken for.'] : []
+  return finding(closings(lot, context), ajar, [says, ...own])
 }
 
 /** What ends it: a wrong taste, a stray broken up in it, a tell that contradicts. */

@@ -12,6 +12,8 @@ export interface Observation {
   readonly season?: Season
   readonly encounters?: number
   readonly certain?: boolean
+  /** Too few stand there for a plant to be dug up for a look. */
+  readonly noDigging?: boolean
 }
 
 export interface Contradiction {
@@ -154,7 +156,8 @@ export function isHarmful({ severity }: { readonly severity: Severity }): boolea
 
 /** Distinct days on which the plant must have been met before it may be eaten. */
 export function meetingsNeeded(claimed: Taxon): number {
-  return Math.max(...claimed.lookalikes.map(({ severity }) => ENCOUNTERS_NEEDED[severity]), 1)
+  const least = claimed.own === true ? ENCOUNTERS_NEEDED.deadly : 1
+  return Math.max(...claimed.lookalikes.map(({ severity }) => ENCOUNTERS_NEEDED[severity]), least)
 }
 
 /** States seen that the claimed plant never shows. */
@@ -220,7 +223,7 @@ function lacksOrgan({ lifeForm }: Taxon, character: string): boolean {
 function nextTells(
   claimed: Taxon,
   catalogue: Catalogue,
-  { observed, notVisible = [], season }: Observation,
+  { observed, notVisible = [], season, noDigging = false }: Observation,
   standing: readonly StandingTaxon[],
   missing: readonly string[],
 ): Clearance['next'] {
@@ -233,7 +236,8 @@ function nextTells(
       !asked &&
       visible &&
       !CIRCUMSTANTIAL.includes(character) &&
-      !(CHARACTERS[character]?.cost === 'taste' && harmStands)
+      !(CHARACTERS[character]?.cost === 'taste' && harmStands) &&
+      !(CHARACTERS[character]?.cost === 'dig' && noDigging)
     )
   })
   const rated = open.map((character) => rate(character, claimed, catalogue, standing, missing))

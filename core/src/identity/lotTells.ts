@@ -4,6 +4,7 @@ import type { BookState } from '../log/fold'
 import { kitchenAt, type HouseState } from '../log/houseState'
 import type { LotState, TellFact } from '../lot/lotState'
 import { dayOf, type Instant } from '../quantity/instant'
+import { removalOf } from '../take/removal'
 import { clear, contradictionsOf, judgeTells, seasonOf, type Clearance, type Observation } from './clear'
 
 /** What a lot's tells are held against. */
@@ -57,8 +58,17 @@ function lotObservation(lot: LotState, taxon: Taxon, context: Moment): Observati
     taxon: taxon.scientificName,
     observed,
     notVisible: tells.filter(({ answer }) => answer !== 'seen').map(({ character }) => character),
+    noDigging: standsAlone(lot),
     season: seasonOf(dayOf(lot.weighedIn?.pickedAt ?? context.now, timeZone)),
   }
+}
+
+/** Fewer stems than these and none is dug up to be looked at; chosen. */
+const FEW_STEMS = 10
+
+/** Whether too few stand there to dig one up for a look; where the root itself is taken, looking costs nothing more. */
+function standsAlone({ stand, weighedIn }: LotState): boolean {
+  return stand !== null && stand.stems < FEW_STEMS && weighedIn !== null && removalOf(weighedIn.part) !== 'whole'
 }
 
 /** Tells noted on the whole lot, before the first cutting. */

@@ -89,6 +89,25 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   ],
   [
     {
+      type: 'plant-recorded',
+      plant: {
+        scientificName: 'Nova herba',
+        commonName: 'new herb',
+        family: 'Novaceae',
+        lifeForm: 'annual',
+        habitat: [],
+        characters: {},
+        keyCharacters: [],
+        lookalikes: [],
+        part: 'leaf',
+        stage: 'young',
+        source: 'my aunt',
+      },
+    },
+    'Put new herb (Nova herba) on record, after my aunt.',
+  ],
+  [
+    {
       type: 'outing-planned',
       outing: 'o1',
       day: '2027-05-17',
@@ -151,6 +170,14 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   ],
   [{ type: 'tell-seen', lot, character: 'aura', answer: 'could-not-tell', states: [] }, 'aura: could not tell.'],
   [{ type: 'certain-attested', lot }, 'Certain of the plant.'],
+  [
+    { type: 'certain-attested', lot, stand: { mixed: true, stemsSeen: 12 } },
+    'Certain of the plant, 12 stems of a mixed stand looked at.',
+  ],
+  [
+    { type: 'certain-attested', lot, stand: { mixed: false, stemsSeen: 0 } },
+    'Certain of the plant, nothing else among it.',
+  ],
   [{ type: 'stray-reported', lot, what: 'a smooth leaf', brokenUp: false }, 'A stray: a smooth leaf.'],
   [
     { type: 'stray-reported', lot, what: 'a smooth leaf', brokenUp: true },

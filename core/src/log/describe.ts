@@ -29,7 +29,9 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `${name} (${kind}): ${known}.`
     }
     case 'plant-met':
-      return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)})${entry.patch === undefined ? '' : ` at ${book.house.patches[entry.patch]?.name ?? entry.patch}`} and was sure of it.`
+      return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)})${entry.patch === undefined ? '' : ` at ${book.house.patches[entry.patch]?.name ?? entry.patch}`} and was sure of it${entry.mentor === undefined ? '' : `, shown by ${entry.mentor}`}.`
+    case 'plant-recorded':
+      return `Put ${entry.plant.commonName} (${entry.plant.scientificName}) on record, after ${entry.plant.source}.`
     case 'outing-planned':
       return `Planned an outing on ${entry.day}: ${formatList([...new Set(entry.wishes.map(({ taxon }) => nameOf(taxon, catalogue)))])}, for ${formatCount(entry.plates, 'plate')}.`
     case 'gave-back':
@@ -98,7 +100,7 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       return `${label}: ${entry.answer === 'not-visible' ? 'not to be seen now' : 'could not tell'}.`
     }
     case 'certain-attested':
-      return 'Certain of the plant.'
+      return `Certain of the plant${entry.stand === undefined ? '' : entry.stand.mixed ? `, ${formatCount(entry.stand.stemsSeen, 'stem')} of a mixed stand looked at` : ', nothing else among it'}.`
     case 'stray-reported':
       return `A stray: ${entry.what}${entry.brokenUp ? ', already broken up with the rest' : ''}.`
     case 'strays-sorted':

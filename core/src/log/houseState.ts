@@ -1,3 +1,4 @@
+import type { OwnPlant } from '../flora/own'
 import type { GroundFacts } from '../ground/facts'
 import type { GroundSchool } from '../ground/schools'
 import type { Position } from '../quantity/position'
@@ -16,6 +17,8 @@ export interface HouseState {
   readonly meetings: Readonly<Record<string, readonly Meeting[]>>
   /** What was given back, by patch. */
   readonly gifts: Readonly<Record<PatchId, readonly Gift[]>>
+  /** Plants that the cook put on record, by scientific name. */
+  readonly ownPlants: Readonly<Record<string, OwnPlant>>
   readonly outings: Readonly<Record<string, OutingFact>>
   readonly recalls: readonly Recall[]
   readonly ill: readonly { readonly eater: EaterId; readonly symptoms: string; readonly at: Instant }[]
@@ -27,6 +30,7 @@ export interface Meeting {
   readonly at: Instant
   readonly stage: Stage
   readonly patch?: PatchId
+  readonly mentor?: string
 }
 
 /** An outing as it was planned. */
@@ -124,6 +128,7 @@ export const EMPTY_HOUSE: HouseState = {
   eaters: {},
   meetings: {},
   gifts: {},
+  ownPlants: {},
   outings: {},
   recalls: [],
   ill: [],

@@ -1,4 +1,5 @@
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
+import { refuseOwnPlant } from '../flora/own'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { shutFor, type Act } from '../gates/acts'
 import { judge, packAsLot, type Intent } from '../gates/judge'
@@ -173,6 +174,11 @@ function checkJoin(entry: Extract<LineageEntry, { type: 'joined' }>, context: Ju
     : no('parts', 'They need different treatment: separate pots. Make each of them safe first, then join them.')
 }
 
+/** The catalogue alone: a plant of one's own may be put on record anew. */
+function withoutOwn(catalogue: Catalogue): Catalogue {
+  return { ...catalogue, taxa: catalogue.taxa.filter(({ own }) => own !== true) }
+}
+
 function checkOuting({ wishes }: OutingPlanned, book: BookLog['state'], catalogue: Catalogue): Proposal {
   for (const { taxon, part, stage, patch } of wishes) {
     const known = findTaxon(catalogue, taxon)
@@ -202,6 +208,10 @@ function checkGift({ patch, taxon, what }: GaveBack, book: BookLog['state'], cat
 
 function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: Catalogue): Proposal {
   switch (entry.type) {
+    case 'plant-recorded': {
+      const refused = refuseOwnPlant(entry.plant, withoutOwn(catalogue))
+      return refused === undefined ? OK : no(refused.field, refused.message)
+    }
     case 'outing-planned':
       return checkOuting(entry, book, catalogue)
     case 'gave-back':

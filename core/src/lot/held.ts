@@ -51,7 +51,13 @@ function heldAmong(lots: readonly LotState[], context: JudgeContext, since: Inst
         const source = lot.packs.find(({ id }) => id === pack)
         const food =
           source === undefined
-            ? { ...lotThen, tells: lot.tells, attestedAt: lot.attestedAt, strays: lot.strays }
+            ? {
+                ...lotThen,
+                tells: lot.tells,
+                attestedAt: lot.attestedAt,
+                attestedStand: lot.attestedStand,
+                strays: lot.strays,
+              }
             : packAsLot(lot, source)
         const gates = shutFor('serve', food, { ...context, now: at })
           .map(({ gate }) => gate)

@@ -15,6 +15,8 @@ export interface LotState {
   /** When it was first trimmed, cut or heated: tells noted later do not count. */
   readonly firstCutAt: Instant | null
   readonly attestedAt: Instant | null
+  /** The stand as it was when certainty was attested; null where it was not asked. */
+  readonly attestedStand: { readonly mixed: boolean; readonly stemsSeen: number } | null
   readonly strays: {
     readonly reportedAt: Instant | null
     readonly sortedAt: Instant | null
@@ -233,6 +235,7 @@ export function emptyLot(id: LotId): LotState {
     tells: [],
     firstCutAt: null,
     attestedAt: null,
+    attestedStand: null,
     strays: { reportedAt: null, sortedAt: null, brokenUp: false },
     stand: null,
     sorted: null,

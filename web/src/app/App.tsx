@@ -25,6 +25,7 @@ const BooksPlace = lazy(() => import('../books/BooksPlace'))
 const IllPlace = lazy(() => import('../ill/IllPlace'))
 const TellsPlace = lazy(() => import('../tells/TellsPlace'))
 const PlantsPlace = lazy(() => import('../plants/PlantsPlace'))
+const OwnPlantPlace = lazy(() => import('../plants/OwnPlantPlace'))
 const PlantPlace = lazy(() => import('../plants/PlantPlace'))
 const FieldCard = lazy(() => import('../plants/FieldCard'))
 const RecallPlace = lazy(() => import('../recall/RecallPlace'))
@@ -77,6 +78,7 @@ export function App() {
               <Route path="/patches" element={<PatchesPlace />} />
               <Route path="/patch/:id" element={<PatchPlace />} />
               <Route path="/plants" element={<PlantsPlace />} />
+              <Route path="/plants/own" element={<OwnPlantPlace />} />
               <Route path="/plant/:name" element={<PlantPlace />} />
               <Route path="/plant/:name/card" element={<FieldCard />} />
               <Route

@@ -1,5 +1,4 @@
 import {
-  CATALOGUE,
   commonName,
   findTaxon,
   fromMs,
@@ -14,6 +13,7 @@ import {
   formatDay,
   kitchenAt,
   type BookState,
+  type JudgeContext,
   type LotState,
   type Part,
   type Stage,
@@ -63,14 +63,17 @@ function partAndStage({ part, stage }: WeighedIn): string {
   return `${part}/${stage}`
 }
 
-function againLabel({ taxon, part, patch }: WeighedIn, book: BookState): string {
-  const record = findTaxon(CATALOGUE, taxon)
+function againLabel(
+  { taxon, part, patch }: WeighedIn,
+  { book, catalogue }: Pick<JudgeContext, 'book' | 'catalogue'>,
+): string {
+  const record = findTaxon(catalogue, taxon)
   const name = record === undefined ? taxon : `${commonName(record)} ${partWord(part)}`
   return `${name}, ${book.house.patches[patch]?.name ?? patch}`
 }
 
 function WeighInForm({ onDone }: { onDone: () => void }) {
-  const { book, now } = useJudgeContext()
+  const { book, catalogue, now } = useJudgeContext()
   const navigate = useNavigate()
   const { write, errorOf, otherError } = useNote()
   const [taxon, setTaxon] = useState<string>()
@@ -81,7 +84,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
   const [mass, setMass] = useState('')
   const [picked, setPicked] = useState<string>('0')
   const [typed, setTyped] = useState<string>()
-  const record = CATALOGUE.taxa.find(({ scientificName }) => scientificName === taxon)
+  const record = catalogue.taxa.find(({ scientificName }) => scientificName === taxon)
   const uses = useMemo(
     () =>
       record?.uses.map((each) => ({
@@ -92,12 +95,12 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
   )
   const plants = useMemo(
     () =>
-      CATALOGUE.taxa.map((each) => ({
+      catalogue.taxa.map((each) => ({
         value: each.scientificName,
         label: `${commonName(each)} · ${each.scientificName}`,
         names: [...Object.values(each.commonNames).flat(), ...each.synonyms].join(' '),
       })),
-    [],
+    [catalogue],
   )
   const submit = async () => {
     const read = readField(mass)
@@ -138,7 +141,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
     setUse(partAndStage(picking))
     setPatch(picking.patch)
   }
-  const rest = taxon === undefined || patch === undefined ? undefined : restsUntil(book, CATALOGUE, patch, taxon)
+  const rest = taxon === undefined || patch === undefined ? undefined : restsUntil(book, catalogue, patch, taxon)
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
   const whole = taxon !== undefined && use !== undefined && patch !== undefined
   return (
@@ -158,7 +161,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
               type={picking.taxon === taxon && picking.patch === patch ? 'primary' : 'default'}
               onClick={() => again(picking)}
             >
-              {againLabel(picking, book)}
+              {againLabel(picking, { book, catalogue })}
             </Button>
           ))}
         </div>

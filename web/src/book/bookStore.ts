@@ -1,6 +1,7 @@
 import {
   addEntries,
   CATALOGUE,
+  catalogueWith,
   EMPTY_LOG,
   foldLog,
   fromMs,
@@ -161,7 +162,7 @@ export const useBook = create<BookStore>((set, get) => ({
         field: read.path.split('.').at(-1) ?? read.path,
         message: `${sentence(read.path)} ${read.message}.`,
       }
-    const proposal = propose(entry, log, CATALOGUE, now)
+    const proposal = propose(entry, log, recordsOf(log), now)
     if (!proposal.ok) return proposal
     try {
       await requireStorage().append(entry)
@@ -189,7 +190,7 @@ export const useBook = create<BookStore>((set, get) => ({
       positions,
     })
   },
-  exportCsv: () => writeEntriesCsv(get().log, CATALOGUE),
+  exportCsv: () => writeEntriesCsv(get().log, recordsOf(get().log)),
   async noteSaved() {
     const savedAt = machineMs()
     await requireStorage().setSavedAt(savedAt)
@@ -333,6 +334,9 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 
 let context: JudgeContext = { book: EMPTY_LOG.state, catalogue: CATALOGUE, now: fromMs(0) }
 
+/** The records that a book is judged by: the catalogue, and what its cook put on record. */
+const recordsOf = (log: BookLog) => catalogueWith(CATALOGUE, log.state.house.ownPlants)
+
 /** The store of the book that is open, for what lies beside its log. */
 export function openBookStorage(): BookStorage {
   return requireStorage()
@@ -342,7 +346,7 @@ export function openBookStorage(): BookStorage {
 export function useJudgeContext(): JudgeContext {
   return useBook(({ log, minute }) => {
     if (context.book !== log.state || context.now !== minute)
-      context = { book: log.state, catalogue: CATALOGUE, now: minute }
+      context = { book: log.state, catalogue: recordsOf(log), now: minute }
     return context
   })
 }

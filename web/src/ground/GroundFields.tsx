@@ -1,18 +1,10 @@
-import {
-  ACCESS,
-  CATALOGUE,
-  commonName,
-  HABITAT_STATES,
-  plainWords,
-  SOIL_METALS,
-  UPSTREAM,
-  type GroundNote,
-  type PastUse,
-} from '@ellop/core'
-import { Checkbox, Input, Select } from 'antd'
+import { ACCESS, HABITAT_STATES, plainWords, SOIL_METALS, UPSTREAM, type GroundNote, type PastUse } from '@ellop/core'
+import { Checkbox, Input } from 'antd'
 import type { ReactNode } from 'react'
 import { Choice } from '../controls/Choice'
+import { useJudgeContext } from '../book/bookStore'
 import { Field, NumberField } from '../controls/Field'
+import { PlantSelect } from '../controls/PlantSelect'
 import type { GroundDraft, Neighbour } from './draft'
 
 interface FieldsProps {
@@ -251,27 +243,24 @@ const FIELDS: { readonly [Fact in keyof GroundNote]?: (props: FieldsProps) => Re
       onChange={(habitat) => onChange({ ...draft, habitat })}
     />
   ),
-  companions: ({ draft, onChange }) => (
+  companions: (props) => <Companions {...props} />,
+}
+
+function Companions({ draft, onChange }: FieldsProps) {
+  const { catalogue } = useJudgeContext()
+  return (
     <Field label="Seen beside it" hint="Plants that tell about the ground; a hint, and no tell of what you pick.">
       {(id) => (
-        <Select
+        <PlantSelect
           id={id}
-          size="large"
-          mode="multiple"
-          optionFilterProp="label"
-          value={[...(draft.companions ?? [])]}
+          taxa={catalogue.taxa}
+          value={draft.companions ?? []}
           onChange={(companions) => onChange({ ...draft, companions })}
-          options={PLANTS}
         />
       )}
     </Field>
-  ),
+  )
 }
-
-const PLANTS = CATALOGUE.taxa.map((each) => ({
-  value: each.scientificName,
-  label: `${commonName(each)} · ${each.scientificName}`,
-}))
 
 const PAST_WORDS: Readonly<Record<PastUse, string>> = {
   clean: 'nothing of harm',

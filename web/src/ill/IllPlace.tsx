@@ -1,13 +1,4 @@
-import {
-  CATALOGUE,
-  formatDay,
-  formatMass,
-  illnessReport,
-  kitchenAt,
-  timeOf,
-  type EatenLine,
-  type EatenPlant,
-} from '@ellop/core'
+import { formatDay, formatMass, illnessReport, kitchenAt, timeOf, type EatenLine, type EatenPlant } from '@ellop/core'
 import { Button, Input, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { useBook, useJudgeContext } from '../book/bookStore'
@@ -25,7 +16,7 @@ export default function IllPlace() {
   const context = useJudgeContext()
   const log = useBook((book) => book.log)
   const [hours, setHours] = useState<string>('72')
-  const report = useMemo(() => illnessReport(log, CATALOGUE, context.now, Number(hours)), [log, context.now, hours])
+  const report = useMemo(() => illnessReport(log, context.catalogue, context.now, Number(hours)), [log, context, hours])
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const { numbers } = context.book.house
   return (

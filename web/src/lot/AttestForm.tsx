@@ -1,4 +1,7 @@
-import type { JudgeContext, LotState } from '@ellop/core'
+import { STEMS_OF_A_MIXED_STAND, type JudgeContext, type LotState } from '@ellop/core'
+import { useState } from 'react'
+import { Choice } from '../controls/Choice'
+import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { Doubles } from './LookForm'
@@ -15,14 +18,49 @@ export function AttestForm({
   alone?: boolean
 }) {
   const { write, otherError } = useNote()
+  const [among, setAmong] = useState<'nothing' | 'others'>()
+  const [stems, setStems] = useState('')
+  const [fault, setFault] = useState<string>()
+  const attest = () => {
+    const seen = readField(stems)
+    if (among === undefined) return setFault('First say whether anything else grows among it.')
+    if (among === 'others' && !('value' in seen)) return setFault(`Stems you looked at: ${seen.error}`)
+    setFault(undefined)
+    const stemsSeen = among === 'others' && 'value' in seen ? Math.round(seen.value) : 0
+    void write(
+      { type: 'certain-attested', lot: lot.id, stand: { mixed: among === 'others', stemsSeen } },
+      'Noted: certain',
+    )
+  }
   return (
     <>
       {!alone && <Doubles lot={lot} context={context} />}
+      <Choice
+        label="Among it grows"
+        value={among}
+        onChange={setAmong}
+        options={[
+          { value: 'nothing', label: 'nothing else' },
+          { value: 'others', label: 'other plants' },
+        ]}
+      />
+      {among === 'others' && (
+        <NumberField
+          label="Stems you looked at one by one"
+          unit="stems"
+          value={stems}
+          onChange={setStems}
+          hint={`In a mixed stand ${STEMS_OF_A_MIXED_STAND}, or all where you cut fewer.`}
+        />
+      )}
       <div className="acts">
-        <HoldButton onHold={() => void write({ type: 'certain-attested', lot: lot.id }, 'Noted: certain')}>
-          Hold: I am certain
-        </HoldButton>
+        <HoldButton onHold={attest}>Hold: I am certain</HoldButton>
       </div>
+      {fault !== undefined && (
+        <p className="refusal" role="alert">
+          {fault}
+        </p>
+      )}
       <p className="caution">Not certain? Set it aside. A plant nobody at the table knows surely is not food.</p>
       {otherError([]) !== undefined && <p className="refusal">{otherError([])}</p>}
     </>

@@ -43,6 +43,12 @@ export function LookForm({
           Smell with clean hands, before you handle the rest: the first handful makes every later leaf smell of it.
         </p>
       )}
+      {CHARACTERS[character]?.cost === 'dig' && (
+        <p className="caution">
+          Digging one up kills it: only where many stand, never where fewer than ten do. Say “not to be seen now”
+          instead. Fill the hole.
+        </p>
+      )}
       <div className="tiles" role="group" aria-label="What you see">
         {states.map((state) => (
           <button

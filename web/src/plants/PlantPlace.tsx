@@ -56,7 +56,10 @@ export default function PlantPlace() {
       <div className="plant-head">
         <PlantSketch taxon={taxon} told={`${commonName(taxon)}, drawn from its record`} />
         <div>
-          <h1>{commonName(taxon)}</h1>
+          <h1>
+            {commonName(taxon)}
+            {taxon.own === true && <span className="tag">your own record</span>}
+          </h1>
           <p className="names">
             <i>{taxon.scientificName}</i> · {taxon.family}
             {taxon.synonyms.length > 0 && (
@@ -97,8 +100,11 @@ export default function PlantPlace() {
       )}
       <OwnLog taxon={taxon} context={context} />
       <p className="soft">
-        Kinds of source: {taxon.sources.join(', ')}. Read by one writer and one second reader; it defers to a botanist
-        who has the plant in hand, to local law, to a doctor and to the poison centre.
+        Kinds of source: {taxon.sources.join(', ')}.{' '}
+        {taxon.own === true
+          ? 'On record by you alone: nobody else has checked it.'
+          : 'Read by one writer and one second reader.'}{' '}
+        It defers to a botanist who has the plant in hand, to local law, to a doctor and to the poison centre.
       </p>
     </article>
   )
@@ -332,11 +338,20 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
   )
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const days = meetingDays(taxon, context)
+  const meetings = [taxon.scientificName, ...taxon.synonyms].flatMap((name) => context.book.house.meetings[name] ?? [])
+  const stages = [...new Set(meetings.map(({ stage }) => stage))]
+  const mentors = [...new Set(meetings.flatMap(({ mentor }) => mentor ?? []))]
+  const unseen = [...new Set(taxon.uses.map(({ stage }) => stage))].filter(
+    (stage) => stage !== 'any' && !stages.includes(stage),
+  )
   return (
     <section className="card">
       <h2>In your book</h2>
       <p>
-        Met on {formatCount(days, 'day')}.{' '}
+        Met on {formatCount(days, 'day')}
+        {stages.length > 0 && ` (${formatList(stages.map(plainWords))})`}.{' '}
+        {mentors.length > 0 && `Shown to you by ${formatList(mentors)}. `}
+        {unseen.length > 0 && `Not met yet: ${formatList(unseen.map(plainWords))}. `}
         {lots.length === 0 ? 'Never weighed in.' : `${formatCount(lots.length, 'lot')} of it:`}
       </p>
       <ul className="own-lots">

@@ -24,6 +24,11 @@ export default function PlantsPlace() {
             only looking tells a plant.
           </p>
         </div>
+        <div className="place-acts">
+          <Link className="big-link" to="/plants/own">
+            A plant of your own
+          </Link>
+        </div>
       </div>
       <Input
         data-find

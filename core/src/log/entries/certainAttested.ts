@@ -5,8 +5,10 @@ import type { EntryBase, EntryDef, LotId } from '../entry'
 export interface CertainAttested extends EntryBase {
   readonly type: 'certain-attested'
   readonly lot: LotId
+  /** What else grew in the stand, and how many stems were looked at one by one; absent where it was not asked. */
+  readonly stand?: { readonly mixed: boolean; readonly stemsSeen: number }
 }
 
 export const certainAttested: EntryDef<CertainAttested, LotState> = {
-  apply: (lot, entry) => ({ ...lot, attestedAt: entry.at }),
+  apply: (lot, { at, stand }) => ({ ...lot, attestedAt: at, attestedStand: stand ?? null }),
 }

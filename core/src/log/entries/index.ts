@@ -18,6 +18,7 @@ import { outingPlanned, type OutingPlanned } from './outingPlanned'
 import { packed, type Packed } from './packed'
 import { patchTurned, type PatchTurned } from './patchTurned'
 import { plantMet, type PlantMet } from './plantMet'
+import { plantRecorded, type PlantRecorded } from './plantRecorded'
 import { readingTaken, type ReadingTaken } from './readingTaken'
 import type { Redated } from './redated'
 import { served, type Served } from './served'
@@ -38,7 +39,7 @@ import { weighedIn, type WeighedIn } from './weighedIn'
 
 /** Entries about the whole household: folded in one shard. */
 export type HouseEntry =
-  | KitchenSet | GroundNoted | EaterNoted | PlantMet | OutingPlanned | GaveBack | PatchTurned | FoodTurned | FeltIll
+  | KitchenSet | GroundNoted | EaterNoted | PlantMet | PlantRecorded | OutingPlanned | GaveBack | PatchTurned | FoodTurned | FeltIll
   | NumbersNoted // prettier-ignore
 
 /** Entries about one lot: each lot is a shard of its own. */
@@ -57,6 +58,7 @@ const HOUSE_DEFS = {
   'ground-noted': groundNoted,
   'eater-noted': eaterNoted,
   'plant-met': plantMet,
+  'plant-recorded': plantRecorded,
   'outing-planned': outingPlanned,
   'gave-back': gaveBack,
   'patch-turned': patchTurned,

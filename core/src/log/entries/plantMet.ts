@@ -9,17 +9,25 @@ export interface PlantMet extends EntryBase {
   readonly stage: Stage
   /** Where, if that is told: what the season is learnt from. */
   readonly patch?: PatchId
+  /** Who showed it: told beside the meeting, never instead of a tell. */
+  readonly mentor?: string
 }
 
 export const plantMet: EntryDef<PlantMet, HouseState> = {
-  apply(house, { taxon, at, stage, patch }) {
+  apply(house, { taxon, at, stage, patch, mentor }) {
+    const meeting = {
+      at,
+      stage,
+      ...(patch === undefined ? {} : { patch }),
+      ...(mentor === undefined ? {} : { mentor }),
+    }
     const met = house.meetings[taxon] ?? []
     // The same moment noted twice is one meeting.
     return met.at(-1)?.at === at
       ? house
       : {
           ...house,
-          meetings: { ...house.meetings, [taxon]: [...met, { at, stage, ...(patch === undefined ? {} : { patch }) }] },
+          meetings: { ...house.meetings, [taxon]: [...met, meeting] },
         }
   },
 }

@@ -1,0 +1,211 @@
+import { judgeTells } from '../identity/clear'
+import { formatList } from '../quantity/format'
+import { commonName, findTaxon, type Catalogue } from './catalogue'
+import type { Protocol, Taxon, Use } from './taxon'
+import { CHARACTERS, plainWords, type Part, type Stage } from './vocabulary'
+
+/** A plant that a cook put on record by themselves: what nobody else has checked. */
+export interface OwnPlant {
+  readonly scientificName: string
+  readonly commonName: string
+  readonly family: string
+  readonly lifeForm: string
+  readonly habitat: readonly string[]
+  readonly characters: Readonly<Record<string, readonly string[]>>
+  readonly keyCharacters: readonly string[]
+  /** Plants of the catalogue that it could be taken for. */
+  readonly lookalikes: readonly { readonly scientificName: string; readonly why: string }[]
+  readonly part: Part
+  readonly stage: Stage
+  /** Who says that it is food. */
+  readonly source: string
+}
+
+export const LIFE_FORMS = [
+  'annual', 'biennial', 'perennial-herb', 'bulb-geophyte', 'shrub', 'tree', 'vine', 'aquatic', 'lichen',
+] as const // prettier-ignore
+
+/** Key tells asked of a record of one's own, out of as many groups that do not hang together; chosen. */
+export const OWN_KEY_TELLS = 4
+
+/**
+ * Why a plant may not be put on record by a cook; undefined when it may. It never stands beside or against a record of the
+ * catalogue, nor in a genus of which a member harms, and its characters must tell it from every harmful plant there is.
+ */
+export function refuseOwnPlant(
+  own: OwnPlant,
+  catalogue: Catalogue,
+): { readonly field: keyof OwnPlant; readonly message: string } | undefined {
+  const no = (field: keyof OwnPlant, message: string) => ({ field, message })
+  const known = findTaxon(catalogue, own.scientificName)
+  if (known !== undefined)
+    return no('scientificName', `${commonName(known)} is on record already, and its record stands.`)
+  if (!/^[A-Z][a-z-]+ (x )?[a-z-]{2,}/.test(own.scientificName))
+    return no('scientificName', 'Give the scientific name in full, genus and species, such as Plantago lanceolata.')
+  const genus = own.scientificName.split(' ')[0] ?? ''
+  const kin = catalogue.taxa.find(
+    ({ scientificName, severity, neverFood }) =>
+      scientificName.startsWith(`${genus} `) &&
+      (neverFood !== undefined || severity === 'deadly' || severity === 'toxic'),
+  )
+  if (kin !== undefined)
+    return no(
+      'scientificName',
+      `${kin.scientificName} of the same genus is ${kin.severity === 'harmless' ? 'never food' : kin.severity}: one cook’s word is not enough there.`,
+    )
+  for (const [character, states] of Object.entries(own.characters)) {
+    const wrong = states.find((state) => CHARACTERS[character]?.states.includes(state) !== true)
+    if (wrong !== undefined) return no('characters', `${wrong} is not a state of ${character}.`)
+  }
+  const groups = new Set(own.keyCharacters.map((character) => CHARACTERS[character]?.group))
+  if (own.keyCharacters.some((character) => (own.characters[character] ?? []).length === 0))
+    return no('keyCharacters', 'Every key tell needs the state that the plant shows.')
+  if (groups.size < OWN_KEY_TELLS)
+    return no(
+      'keyCharacters',
+      `Choose at least ${OWN_KEY_TELLS} key tells that do not hang together; now there are ${groups.size}.`,
+    )
+  const strange = own.lookalikes.find(({ scientificName }) => findTaxon(catalogue, scientificName) === undefined)
+  if (strange !== undefined) return no('lookalikes', `${strange.scientificName} is not in the catalogue.`)
+  if (own.lookalikes.length === 0)
+    return no('lookalikes', 'Name at least one plant that it could be taken for: there is always one.')
+  return notTold(own, catalogue)
+}
+
+/** The harmful plants that even all of its key tells would not rule out. */
+function notTold(own: OwnPlant, catalogue: Catalogue): ReturnType<typeof refuseOwnPlant> {
+  const withOwn = { ...catalogue, taxa: [...catalogue.taxa, ownTaxon(own, catalogue)] }
+  const observed = Object.fromEntries(own.keyCharacters.map((each) => [each, own.characters[each] ?? []]))
+  const standing = judgeTells({ taxon: own.scientificName, observed }, withOwn).standing.filter(
+    ({ severity }) => severity === 'deadly' || severity === 'toxic' || severity === 'irritant',
+  )
+  if (standing.length === 0) return undefined
+  const named = standing.slice(0, 3).map(({ taxon }) => {
+    const other = findTaxon(catalogue, taxon)
+    return other === undefined ? taxon : commonName(other).toLowerCase()
+  })
+  const more = standing.length - named.length
+  return {
+    field: 'keyCharacters',
+    message: `These tells would not rule out ${more > 0 ? `${named.join(', ')} and ${more} more` : formatList(named)}. Add tells that do.`,
+  }
+}
+
+const BOIL_minutes = 10
+const CAUTIOUS: Protocol = {
+  name: 'boil and pour off',
+  standing: 'cautious',
+  goals: ['eat'],
+  why: 'Nobody but you has checked this plant: it is cooked through, the water thrown away, and little of it eaten at first.',
+  steps: [
+    {
+      op: 'sort',
+      control: ['not-checked'],
+      critical: true,
+      limit: { measure: 'seen', sign: 'every piece looked at, back and front' },
+      check: 'every piece looked at, back and front',
+    },
+    {
+      op: 'boil',
+      minutes: { low: BOIL_minutes, high: 2 * BOIL_minutes },
+      waterRatio: { least: 4, usual: 6 },
+      water: 'discard',
+      control: ['not-checked'],
+      critical: true,
+      limit: {
+        measure: 'rolling-boil',
+        minutes: BOIL_minutes,
+        acceptedTo_m: 2500,
+        added: [{ from_m: 1000, minutes: 5 }],
+      },
+    },
+  ],
+}
+
+const FIRST_TASTE_g = 5
+const PER_DAY_g = 50
+
+/** A record of the shape of all others, as careful as what nobody has checked must be. */
+export function ownTaxon(own: OwnPlant, catalogue: Catalogue): Taxon {
+  const use: Use = {
+    part: own.part,
+    stage: own.stage,
+    verdict: 'cook',
+    hazards: [
+      {
+        id: 'not-checked',
+        kind: 'biological',
+        level: 'moderate',
+        note: `Put on record by you, after ${own.source}. Nobody else has checked it.`,
+        answers: [{ kind: 'control', says: `Boil it ${BOIL_minutes} minutes and throw the water away.` }],
+      },
+    ],
+    trim: [],
+    protocols: [CAUTIOUS],
+    firstTaste_g: FIRST_TASTE_g,
+    portion_g: PER_DAY_g,
+    stores: [],
+    amounts: [{ who: 'adult', perDay_g: PER_DAY_g, why: 'A plant that nobody else has checked.' }],
+    cautionFor: (['infant', 'child', 'pregnancy'] as const).map((who) => ({
+      who,
+      what: 'avoid',
+      why: 'Nobody but one cook has checked this plant.',
+    })),
+    dishes: [],
+  }
+  return {
+    scientificName: own.scientificName,
+    synonyms: [],
+    family: own.family,
+    commonNames: { en: [own.commonName], de: [], fr: [] },
+    role: 'food',
+    severity: 'harmless',
+    lifeForm: own.lifeForm,
+    standing: 'uncommon',
+    habitat: own.habitat,
+    companions: [],
+    accumulates: [],
+    characters: own.characters,
+    visible: {},
+    keyCharacters: own.keyCharacters,
+    lookalikes: own.lookalikes.flatMap(({ scientificName, why }) => {
+      const other = findTaxon(catalogue, scientificName)
+      return other === undefined ? [] : [{ scientificName, severity: other.severity, why, tells: [] }]
+    }),
+    uses: [use],
+    sources: [`one’s own, after ${own.source}`],
+    own: true,
+  }
+}
+
+const MERGED = new WeakMap<Catalogue, WeakMap<OwnPlants, Catalogue>>()
+type OwnPlants = Readonly<Record<string, OwnPlant>>
+
+/** The catalogue with a book’s own plants; a record of the catalogue always stands before one’s own of that name. */
+export function catalogueWith(catalogue: Catalogue, own: OwnPlants): Catalogue {
+  const records = Object.values(own)
+  if (records.length === 0) return catalogue
+  const merged = MERGED.get(catalogue) ?? new WeakMap<OwnPlants, Catalogue>()
+  MERGED.set(catalogue, merged)
+  const known = merged.get(own)
+  if (known !== undefined) return known
+  const made: Catalogue = {
+    ...catalogue,
+    taxa: [
+      ...catalogue.taxa,
+      ...records
+        .filter((each) => refuseOwnPlant(each, catalogue) === undefined)
+        .map((each) => ownTaxon(each, catalogue)),
+    ],
+  }
+  merged.set(own, made)
+  return made
+}
+
+/** A record in the words of the form: what each key tell is. */
+export function ownTells(own: Pick<OwnPlant, 'characters' | 'keyCharacters'>): readonly string[] {
+  return own.keyCharacters.map(
+    (character) =>
+      `${CHARACTERS[character]?.label ?? character}: ${(own.characters[character] ?? []).map(plainWords).join(' or ')}`,
+  )
+}

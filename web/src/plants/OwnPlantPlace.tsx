@@ -1,0 +1,270 @@
+import {
+  CHARACTERS,
+  HABITAT_STATES,
+  LIFE_FORMS,
+  OWN_KEY_TELLS,
+  ownTells,
+  PARTS,
+  plainWords,
+  STAGES,
+  type OwnPlant,
+  type Part,
+  type Stage,
+} from '@ellop/core'
+import { Button, Checkbox, Input, Select } from 'antd'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { useJudgeContext } from '../book/bookStore'
+import { Field } from '../controls/Field'
+import { PlantSelect } from '../controls/PlantSelect'
+import { useNote } from '../controls/useNote'
+import { TellDrawing } from '../drawing/TellDrawing'
+
+const EMPTY: OwnPlant = {
+  scientificName: '',
+  commonName: '',
+  family: '',
+  lifeForm: 'perennial-herb',
+  habitat: [],
+  characters: {},
+  keyCharacters: [],
+  lookalikes: [],
+  part: 'leaf',
+  stage: 'young',
+  source: '',
+}
+const FIELDS = ['scientificName', 'commonName', 'family', 'source', 'keyCharacters', 'characters', 'lookalikes']
+
+/** A plant of one's own, step by step: what it is, how it is told, what it is taken for, what of it is eaten and who says so. */
+export default function OwnPlantPlace() {
+  const { catalogue } = useJudgeContext()
+  const navigate = useNavigate()
+  const { write, errorOf, otherError } = useNote()
+  const [plant, setPlant] = useState(EMPTY)
+  const [asked, setAsked] = useState<string>()
+  const set = (part: Partial<OwnPlant>) => setPlant({ ...plant, ...part })
+  const record = async () => {
+    const noted = await write({ type: 'plant-recorded', plant: trimmed(plant) }, 'On record in your book')
+    if (noted.ok) await navigate(`/plant/${encodeURIComponent(plant.scientificName.trim())}`)
+  }
+  const line = (field: 'scientificName' | 'commonName' | 'family' | 'source', label: string, hint: string) => (
+    <Field label={label} hint={hint} error={errorOf(field)}>
+      {(id, describedBy) => (
+        <Input
+          id={id}
+          aria-describedby={describedBy}
+          size="large"
+          maxLength={120}
+          value={plant[field]}
+          onChange={(event) => set({ [field]: event.target.value })}
+        />
+      )}
+    </Field>
+  )
+  return (
+    <article className="own-plant">
+      <div className="place-head">
+        <div>
+          <h1>A plant of your own</h1>
+          <p>Marked as yours for good: nobody but you will have checked what it could be taken for.</p>
+        </div>
+      </div>
+      <section className="card">
+        <h2>1 What it is</h2>
+        <div className="form three">
+          {line('scientificName', 'Scientific name', 'Genus and species. What is on record already stays as it is.')}
+          {line('commonName', 'What you call it', 'One name.')}
+          {line('family', 'Family', 'As in a flora.')}
+        </div>
+        <div className="form two">
+          <Field label="It lives as">
+            {(id) => (
+              <Select
+                id={id}
+                size="large"
+                value={plant.lifeForm}
+                onChange={(lifeForm) => set({ lifeForm })}
+                options={LIFE_FORMS.map((each) => ({ value: each, label: plainWords(each) }))}
+              />
+            )}
+          </Field>
+          <Field label="It grows in">
+            {(id) => (
+              <Select
+                id={id}
+                size="large"
+                mode="multiple"
+                value={[...plant.habitat]}
+                onChange={(habitat) => set({ habitat })}
+                options={HABITAT_STATES.map((each) => ({ value: each, label: plainWords(each) }))}
+              />
+            )}
+          </Field>
+        </div>
+      </section>
+      <section className="card">
+        <h2>2 How it is told</h2>
+        <p className="soft">
+          Choose a character, then every state that the plant shows. Mark at least {OWN_KEY_TELLS} as key tells: those
+          without which you would not accept it.
+        </p>
+        <Select
+          size="large"
+          className="own-ask"
+          aria-label="A character"
+          showSearch
+          optionFilterProp="label"
+          placeholder="a character to look at"
+          value={asked}
+          onChange={setAsked}
+          options={Object.entries(CHARACTERS)
+            .filter(([, { cost }]) => cost !== 'taste')
+            .map(([value, { label }]) => ({ value, label }))}
+        />
+        {asked !== undefined && <States character={asked} plant={plant} onChange={setPlant} />}
+        <ul className="own-tells">
+          {ownTells({ characters: plant.characters, keyCharacters: Object.keys(plant.characters) }).map(
+            (says, index) => {
+              const character = Object.keys(plant.characters)[index] ?? ''
+              return (
+                <li key={character}>
+                  <Checkbox
+                    checked={plant.keyCharacters.includes(character)}
+                    onChange={({ target }) =>
+                      set({
+                        keyCharacters: target.checked
+                          ? [...plant.keyCharacters, character]
+                          : plant.keyCharacters.filter((each) => each !== character),
+                      })
+                    }
+                  >
+                    key tell
+                  </Checkbox>
+                  <span>{says}</span>
+                  <Button type="text" onClick={() => setAsked(character)}>
+                    Change
+                  </Button>
+                </li>
+              )
+            },
+          )}
+        </ul>
+        <Refusal sentence={errorOf('keyCharacters') ?? errorOf('characters')} />
+      </section>
+      <section className="card">
+        <h2>3 What it could be taken for</h2>
+        <Field
+          label="Plants it could be taken for"
+          hint="There is always one. The tells above must rule out every harmful plant on record."
+        >
+          {(id) => (
+            <PlantSelect
+              id={id}
+              taxa={catalogue.taxa}
+              value={plant.lookalikes.map(({ scientificName }) => scientificName)}
+              onChange={(names) =>
+                set({ lookalikes: names.map((scientificName) => ({ scientificName, why: 'As I know it.' })) })
+              }
+            />
+          )}
+        </Field>
+        <Refusal sentence={errorOf('lookalikes')} />
+      </section>
+      <section className="card">
+        <h2>4 What of it is eaten</h2>
+        <div className="form three">
+          <Field label="Part">
+            {(id) => (
+              <Select
+                id={id}
+                size="large"
+                value={plant.part}
+                onChange={(part: Part) => set({ part })}
+                options={PARTS.map((each) => ({ value: each, label: plainWords(each) }))}
+              />
+            )}
+          </Field>
+          <Field label="Stage">
+            {(id) => (
+              <Select
+                id={id}
+                size="large"
+                value={plant.stage}
+                onChange={(stage: Stage) => set({ stage })}
+                options={STAGES.map((each) => ({ value: each, label: plainWords(each) }))}
+              />
+            )}
+          </Field>
+          {line('source', 'Who says that it is food', 'A person or a book. That beasts eat it is no ground.')}
+        </div>
+        <p className="told">
+          It will be boiled ten minutes and its water thrown away, five grams at first and never more than fifty a day,
+          and never for children or in pregnancy.
+        </p>
+      </section>
+      <Refusal sentence={otherError(FIELDS)} />
+      <Button type="primary" size="large" className="own-record" onClick={() => void record()}>
+        Put it on record
+      </Button>
+      <p className="caution">
+        A record of yours opens no gate that a record of the catalogue shuts. Ask a botanist who has the plant in hand.
+      </p>
+    </article>
+  )
+}
+
+function Refusal({ sentence }: { sentence: string | undefined }) {
+  return sentence === undefined ? null : (
+    <p className="refusal" role="alert">
+      {sentence}
+    </p>
+  )
+}
+
+function States({
+  character,
+  plant,
+  onChange,
+}: {
+  character: string
+  plant: OwnPlant
+  onChange: (plant: OwnPlant) => void
+}) {
+  const shown = plant.characters[character] ?? []
+  const toggle = (state: string) => {
+    const states = shown.includes(state) ? shown.filter((each) => each !== state) : [...shown, state]
+    const { [character]: _, ...rest } = plant.characters
+    onChange({
+      ...plant,
+      characters: states.length === 0 ? rest : { ...plant.characters, [character]: states },
+      keyCharacters:
+        states.length === 0 ? plant.keyCharacters.filter((each) => each !== character) : plant.keyCharacters,
+    })
+  }
+  return (
+    <div className="tiles" role="group" aria-label={CHARACTERS[character]?.label}>
+      {(CHARACTERS[character]?.states ?? []).map((state) => (
+        <button
+          key={state}
+          type="button"
+          className={shown.includes(state) ? 'tile on' : 'tile'}
+          aria-pressed={shown.includes(state)}
+          onClick={() => toggle(state)}
+        >
+          <TellDrawing character={character} state={state} />
+          <span>{plainWords(state)}</span>
+        </button>
+      ))}
+    </div>
+  )
+}
+
+function trimmed(plant: OwnPlant): OwnPlant {
+  return {
+    ...plant,
+    scientificName: plant.scientificName.trim(),
+    commonName: plant.commonName.trim(),
+    family: plant.family.trim(),
+    source: plant.source.trim(),
+  }
+}
