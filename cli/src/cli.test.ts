@@ -34,7 +34,7 @@ describe('the command line', () => {
     expect(ask('fry', {})).toMatchObject({
       exit: 2,
       out: '',
-      err: 'fry: is not a verb; there are leach, taste-forecast, boil, water-activity, chill, blanch-load, dry-target, dry-forecast, clear, plan, take, catalogue\n',
+      err: 'fry: is not a verb; there are leach, taste-forecast, schedule, boil, water-activity, chill, blanch-load, dry-target, dry-forecast, clear, plan, take, catalogue\n',
     })
     expect(ask('boil', {}, '--loud').err).toBe('--loud: is not an option; there are --schema and --lines\n')
   })
@@ -55,7 +55,7 @@ describe('the command line', () => {
     expect(ask('boil', '', '--lines')).toEqual({ exit: 0, out: '', err: '' })
   })
   it('lists its verbs alone, and prints a JSON Schema that names every field', () => {
-    expect(run([], () => '').out.split('\n')[2]).toBe(
+    expect(run([], () => '').out.split('\n')[3]).toBe(
       'boil            the boiling point at an elevation or pressure, with sugar and salt',
     )
     const schema = JSON.parse(ask('plan', '', '--schema').out) as { properties: object }

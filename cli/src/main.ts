@@ -48,7 +48,7 @@ function answerLine(verb: string, line: string): string {
 function answerText(verb: string, text: string) {
   try {
     return (
-      answerVerb(verb, JSON.parse(text) as unknown, CATALOGUE) ?? {
+      answerVerb(verb, JSON.parse(text) as unknown, CATALOGUE, () => performance.now()) ?? {
         ok: false as const,
         path: '(verb)',
         message: `${verb} is not a verb`,

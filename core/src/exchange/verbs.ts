@@ -8,6 +8,8 @@ import { dryForecast, type DryForecastInput } from '../keep/dryForecast'
 import { dryTarget } from '../keep/dryTarget'
 import { waterActivity, type WaterActivityInput } from '../keep/waterActivity'
 import { leach, type LeachInput } from '../leach/leach'
+import { schedule } from '../schedule/schedule'
+import type { ScheduleInput } from '../schedule/problem'
 import { fairShare, SHARE_SCHOOLS, type Standing } from '../take/share'
 import type { Stand } from '../take/standEstimate'
 import { tasteForecast, type TasteForecastInput } from '../taste/forecast'
@@ -19,7 +21,7 @@ import { count, eaterKind, elevation_m, goal, mass_g, massOrNone_g, part, sensit
 interface Verb {
   readonly tells: string
   readonly schema: Joi.ObjectSchema
-  readonly answer: (input: never, catalogue: Catalogue) => unknown
+  readonly answer: (input: never, catalogue: Catalogue, now_ms?: () => number) => unknown
   /** What no schema can tell of an input: the field, and one sentence. */
   readonly refuses?: (input: never, catalogue: Catalogue) => Refusal | undefined
 }
@@ -30,6 +32,7 @@ interface Refusal {
 }
 
 const temp = () => Joi.number().min(-60).max(150)
+const minute = () => Joi.number().min(-1e6).max(1e6)
 const volume_mL = () => Joi.number().min(0).max(1e7)
 const share = () => Joi.number().min(0).less(1)
 
@@ -125,7 +128,70 @@ const VERBS: Readonly<Record<string, Verb>> = {
     }),
     answer: (input: TasteForecastInput) => {
       const { baths, score: scores, posterior } = tasteForecast(input)
-      return { baths, score: scores, posterior }
+      return { baths, score: scores.map(({ afterBath, mean }) => ({ afterBath, mean })), posterior }
+    },
+  },
+  schedule: {
+    tells: 'a timetable of several acts for few hands, burners and vessels',
+    schema: Joi.object({
+      resources: Joi.array()
+        .items(
+          Joi.object({
+            id: text().required(),
+            capacity: Joi.number().min(0).max(1000).required(),
+            closed: Joi.array()
+              .items(Joi.array().ordered(minute().required(), minute().required()).length(2))
+              .max(1000),
+          }),
+        )
+        .unique('id')
+        .max(100)
+        .required(),
+      tasks: Joi.array()
+        .items(
+          Joi.object({
+            id: text().required(),
+            minutes: minute().min(0).required(),
+            needs: Joi.object().pattern(text(), Joi.number().min(0).max(1000)),
+            release: minute().min(0).allow(null),
+            due: minute().allow(null),
+          }),
+        )
+        .unique('id')
+        .max(500)
+        .required(),
+      links: Joi.array()
+        .items(
+          Joi.object({
+            from: text().required(),
+            to: text().required(),
+            minLag: minute(),
+            maxLag: minute().allow(null),
+          }),
+        )
+        .max(5000),
+      budget_ms: Joi.number().greater(0).max(60_000),
+    }),
+    answer: (input: ScheduleInput, _: Catalogue, now_ms?: () => number) => schedule(input, now_ms),
+    refuses: ({ resources, tasks, links = [] }: ScheduleInput) => {
+      const ids = new Set(tasks.map(({ id }) => id))
+      const known = new Set(resources.map(({ id }) => id))
+      for (const [index, { needs = {} }] of tasks.entries())
+        for (const resource of Object.keys(needs))
+          if (!known.has(resource))
+            return { path: `tasks.${index}.needs.${resource}`, message: 'is not a resource; name one that is listed' }
+      for (const [index, link] of links.entries()) {
+        for (const end of ['from', 'to'] as const)
+          if (!ids.has(link[end]))
+            return { path: `links.${index}.${end}`, message: `${link[end]} is not a task; name one that is listed` }
+        if (link.from === link.to) return { path: `links.${index}.to`, message: 'must be another task than from' }
+      }
+      for (const [index, { closed = [] }] of resources.entries()) {
+        const back = closed.findIndex(([from, to]) => to < from)
+        if (back >= 0)
+          return { path: `resources.${index}.closed.${back}`, message: 'must end no sooner than it begins' }
+      }
+      return undefined
     },
   },
   boil: {
@@ -331,15 +397,23 @@ export function verbJsonSchema(verb: string): object | undefined {
     : { title: `ellop ${verb}`, ...found.schema['~standard'].jsonSchema.input({ target: 'draft-2020-12' }) }
 }
 
-/** The answer to one document, or where and why it is refused; undefined when there is no such verb. */
-export function answerVerb(verb: string, document: unknown, catalogue: Catalogue): Checked<unknown> | undefined {
+/**
+ * The answer to one document, or where and why it is refused; undefined when there is no such verb. Verbs that search are given
+ * a clock to keep to their budget by.
+ */
+export function answerVerb(
+  verb: string,
+  document: unknown,
+  catalogue: Catalogue,
+  now_ms?: () => number,
+): Checked<unknown> | undefined {
   const found = verbOf(verb)
   if (found === undefined) return undefined
   const checked = check<never>(found.schema.required().label('(document)'), document)
   if (!checked.ok) return checked
   const refusal = found.refuses?.(checked.value, catalogue)
   if (refusal !== undefined) return { ok: false, ...refusal }
-  return { ok: true, value: found.answer(checked.value, catalogue) }
+  return { ok: true, value: found.answer(checked.value, catalogue, now_ms) }
 }
 
 function verbOf(verb: string): Verb | undefined {

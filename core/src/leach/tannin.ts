@@ -1,5 +1,6 @@
 import { minutesBetween, type Instant } from '../quantity/instant'
-import type { BathFact } from '../lot/lotState'
+import type { BathFact, TasteFact } from '../lot/lotState'
+import type { TasteForecastInput } from '../taste/forecast'
 import type { LeachInput } from './leach'
 
 /**
@@ -19,6 +20,53 @@ const HELD_mL_PER_g = 0.7
 const TANNIN_PARTITION = { quick: 4, usual: 8, slow: 16 }
 /** A cold bath whose warmth was not measured. */
 const ASSUMED_COLD_C = 8
+
+/** How strongly meal tastes before the first bath: 10x/(1+x) of ten at x; wide, for trees differ [planning value]. */
+const TANNIN_STRENGTH = { median: 6, gsd: 2 }
+/** One cook's crumb from the next, points of ten [planning value]. */
+const TASTE_NOISE = 0.8
+const BATHS_AHEAD = 14
+
+/**
+ * What the forecast is asked about a lot of meal that is leached until a crumb is no longer bitter: the baths to come are taken to be
+ * like the middle one of those so far. Undefined before the first is poured off.
+ */
+export function tanninForecast(
+  baths: readonly BathFact[],
+  tastes: readonly Pick<TasteFact, 'at' | 'bitter' | 'astringent' | 'crumb' | 'alarm'>[],
+  mass_g: number,
+  limit: { readonly least: number; readonly minutes: number; readonly tasteAtMost: number },
+): TasteForecastInput | undefined {
+  const done = baths.flatMap((bath) => (bath.endedAt === null ? [] : [{ ...bath, endedAt: bath.endedAt }]))
+  if (done.length === 0 || mass_g <= 0) return undefined
+  const middle = (of: (bath: (typeof done)[number]) => number) => {
+    const sorted = done.map(of).sort((a, b) => a - b)
+    return sorted[Math.floor(sorted.length / 2)] ?? 0
+  }
+  return {
+    pieces: { shape: 'sphere', size_mm: MEAL_mm },
+    heldLiquid_mL: mass_g * HELD_mL_PER_g * TANNIN_PARTITION.usual,
+    activation_kJ_mol: TANNIN_ACTIVATION_kJ_mol,
+    bath: {
+      water_mL: middle(({ water_mL }) => water_mL),
+      minutes: Math.max(
+        limit.minutes,
+        middle(({ begunAt, endedAt }) => minutesBetween(begunAt, endedAt)),
+      ),
+      temp_C: middle(({ temp_C }) => temp_C ?? ASSUMED_COLD_C),
+    },
+    prior: { diffusivity25_m2_s: TANNIN_D25_m2_s, strength: TANNIN_STRENGTH },
+    noise: TASTE_NOISE,
+    observations: tastes
+      .filter(({ crumb, alarm }) => crumb && alarm === null)
+      .map(({ at, bitter, astringent }) => ({
+        afterBath: done.filter(({ endedAt }) => endedAt <= at).length,
+        score: Math.round(Math.max(bitter, astringent)),
+      })),
+    target: limit.tasteAtMost,
+    maxBaths: Math.max(done.length, limit.least) + BATHS_AHEAD,
+  }
+}
 
 /** The same baths with tannin moving slowly, as usual, and quickly: about two in three lots lie between the ends. */
 export interface TanninInputs {

@@ -24,7 +24,13 @@ export interface TasteForecast {
   readonly baths: { readonly p10: number; readonly p50: number; readonly p80: number; readonly p90: number }
   /** The chance that so many baths are enough, from none to maxBaths. */
   readonly enough: readonly number[]
-  readonly score: readonly { readonly afterBath: number; readonly mean: number }[]
+  /** The score that a bath leaves on average, and where four in five lots lie. */
+  readonly score: readonly {
+    readonly afterBath: number
+    readonly mean: number
+    readonly p10: number
+    readonly p90: number
+  }[]
   readonly posterior: { readonly diffusivity25_m2_s: LogNormal; readonly strength: LogNormal }
   /** How likely such tastes were before any of them, over the likeliest ones: small means that something is not as assumed. */
   readonly surprise: number
@@ -44,7 +50,131 @@ const HIGHEST = 10
  * diffusion, see `leach`). For taste alone: it says nothing of a poison, and nothing is tasted that is not safe to taste.
  */
 export function tasteForecast(input: TasteForecastInput): TasteForecast {
-  const { prior, noise, observations, target, maxBaths } = input
+  const { observations, maxBaths } = input
+  const { rates, strengths, residuals, weights, best, sum } = posteriorOf(input)
+  const enoughStrength = enoughAt(input.target)
+  const enough = Array.from({ length: maxBaths + 1 }, () => 0)
+  const means = Array.from({ length: maxBaths + 1 }, () => 0)
+  const spread = Array.from({ length: maxBaths + 1 }, () => new Float64Array(SCORE_BINS + 1))
+  const byRate = new Float64Array(rates.logs.length)
+  const byStrength = new Float64Array(strengths.logs.length)
+  for (let rate = 0; rate < rates.logs.length; rate += 1)
+    for (let strength = 0; strength < strengths.logs.length; strength += 1) {
+      const weight = (weights[rate * strengths.logs.length + strength] ?? 0) / sum
+      byRate[rate] = (byRate[rate] ?? 0) + weight
+      byStrength[strength] = (byStrength[strength] ?? 0) + weight
+      const whole = Math.exp(strengths.logs[strength] ?? 0)
+      for (let baths = 0; baths <= maxBaths; baths += 1) {
+        const x = whole * (residuals[baths]?.[rate] ?? 0)
+        const mean = meanScore(x)
+        const bins = spread[baths] as Float64Array
+        const bin = Math.round((mean / HIGHEST) * SCORE_BINS)
+        bins[bin] = (bins[bin] ?? 0) + weight
+        means[baths] = (means[baths] ?? 0) + weight * mean
+        if (x <= enoughStrength) enough[baths] = (enough[baths] ?? 0) + weight
+      }
+    }
+  const quantile = (share: number) => {
+    const found = enough.findIndex((chance) => chance >= share)
+    return found < 0 ? maxBaths + 1 : found
+  }
+  return {
+    baths: { p10: quantile(0.1), p50: quantile(0.5), p80: quantile(0.8), p90: quantile(0.9) },
+    enough,
+    score: means.slice(1).map((mean, index) => ({
+      afterBath: index + 1,
+      mean,
+      p10: scoreBelow(spread[index + 1], 0.1),
+      p90: scoreBelow(spread[index + 1], 0.9),
+    })),
+    posterior: {
+      diffusivity25_m2_s: summary(rates.logs, byRate),
+      strength: summary(strengths.logs, byStrength),
+    },
+    surprise: surpriseOf(best, sum, observations.length),
+  }
+}
+
+const SCORE_BINS = 200
+
+function scoreBelow(bins: Float64Array | undefined, share: number): number {
+  let gathered = 0
+  const found = bins?.findIndex((weight) => {
+    gathered += weight
+    return gathered >= share
+  })
+  return ((found === undefined || found < 0 ? SCORE_BINS : found) * HIGHEST) / SCORE_BINS
+}
+
+/** The taste that is worth most: after which bath, and how much of what is not known about the baths needed it would tell, bits. */
+export interface TasteNext {
+  readonly afterBath: number
+  readonly bits: number
+}
+
+/** Points of the grid lighter than this share of the heaviest change nothing. */
+const NEGLIGIBLE = 1e-5
+/** Baths ahead that are looked at: nobody plans a taste further on. */
+const TASTES_AHEAD = 5
+
+/**
+ * After which of the next baths, from `from` on, a taste tells most about how many are needed: the mutual information of the number
+ * and the score (Lindley 1956). Undefined when nothing is left to be told.
+ */
+export function tasteNext(input: TasteForecastInput, from: number): TasteNext | undefined {
+  const { noise, maxBaths } = input
+  const { rates, strengths, residuals, weights, sum } = posteriorOf(input)
+  const enoughStrength = enoughAt(input.target)
+  const heaviest = weights.reduce((most, weight) => Math.max(most, weight), 0)
+  let best: TasteNext | undefined
+  for (let bath = from; bath <= Math.min(maxBaths, from + TASTES_AHEAD - 1); bath += 1) {
+    const joint = Array.from({ length: maxBaths + 2 }, () => new Float64Array(HIGHEST + 1))
+    for (let rate = 0; rate < rates.logs.length; rate += 1)
+      for (let strength = 0; strength < strengths.logs.length; strength += 1) {
+        const weight = weights[rate * strengths.logs.length + strength] ?? 0
+        if (weight < heaviest * NEGLIGIBLE) continue
+        const whole = Math.exp(strengths.logs[strength] ?? 0)
+        let needed = 0
+        while (needed <= maxBaths && whole * (residuals[needed]?.[rate] ?? 0) > enoughStrength) needed += 1
+        const mean = meanScore(whole * (residuals[bath]?.[rate] ?? 0))
+        const row = joint[needed] as Float64Array
+        for (let score = 0; score <= HIGHEST; score += 1)
+          row[score] = (row[score] ?? 0) + (weight / sum) * likelihood(score, mean, noise)
+      }
+    const bits = mutualInformation(joint)
+    if (bits > LEAST_BITS && (best === undefined || bits > best.bits)) best = { afterBath: bath, bits }
+  }
+  return best
+}
+
+const LEAST_BITS = 0.01
+
+function mutualInformation(joint: readonly Float64Array[]): number {
+  const rows = joint.map((row) => row.reduce((total, each) => total + each, 0))
+  const all = rows.reduce((total, each) => total + each, 0)
+  const columns = Array.from({ length: HIGHEST + 1 }, (_, score) =>
+    joint.reduce((total, row) => total + (row[score] ?? 0), 0),
+  )
+  let bits = 0
+  for (const [index, row] of joint.entries())
+    for (const [score, each] of row.entries())
+      if (each > 0) bits += (each / all) * Math.log2((each * all) / ((rows[index] ?? 1) * (columns[score] ?? 1)))
+  return bits
+}
+
+interface Posterior {
+  readonly rates: Axis
+  readonly strengths: Axis
+  readonly residuals: readonly Float64Array[]
+  /** Of each rate and strength, row by row of the rate; they add up to `sum`. */
+  readonly weights: Float64Array
+  readonly sum: number
+  readonly best: number
+}
+
+/** Rate and strength on a dense grid, weighed by what was tasted. */
+function posteriorOf(input: TasteForecastInput): Posterior {
+  const { prior, noise, observations } = input
   const rates = axis(prior.diffusivity25_m2_s, RATES)
   const strengths = axis(prior.strength, STRENGTHS)
   const residuals = residualsAt(rates.logs, input)
@@ -62,37 +192,12 @@ export function tasteForecast(input: TasteForecastInput): TasteForecast {
     }
   const weights = logs.map((log) => Math.exp(log - best))
   const sum = weights.reduce((total, weight) => total + weight, 0)
-  const enoughStrength = target >= HIGHEST ? Infinity : target / (HIGHEST - target)
-  const enough = Array.from({ length: maxBaths + 1 }, () => 0)
-  const means = Array.from({ length: maxBaths + 1 }, () => 0)
-  const byRate = new Float64Array(rates.logs.length)
-  const byStrength = new Float64Array(strengths.logs.length)
-  for (let rate = 0; rate < rates.logs.length; rate += 1)
-    for (let strength = 0; strength < strengths.logs.length; strength += 1) {
-      const weight = (weights[rate * strengths.logs.length + strength] ?? 0) / sum
-      byRate[rate] = (byRate[rate] ?? 0) + weight
-      byStrength[strength] = (byStrength[strength] ?? 0) + weight
-      const whole = Math.exp(strengths.logs[strength] ?? 0)
-      for (let baths = 0; baths <= maxBaths; baths += 1) {
-        const x = whole * (residuals[baths]?.[rate] ?? 0)
-        means[baths] = (means[baths] ?? 0) + weight * meanScore(x)
-        if (x <= enoughStrength) enough[baths] = (enough[baths] ?? 0) + weight
-      }
-    }
-  const quantile = (share: number) => {
-    const found = enough.findIndex((chance) => chance >= share)
-    return found < 0 ? maxBaths + 1 : found
-  }
-  return {
-    baths: { p10: quantile(0.1), p50: quantile(0.5), p80: quantile(0.8), p90: quantile(0.9) },
-    enough,
-    score: means.slice(1).map((mean, index) => ({ afterBath: index + 1, mean })),
-    posterior: {
-      diffusivity25_m2_s: summary(rates.logs, byRate),
-      strength: summary(strengths.logs, byStrength),
-    },
-    surprise: surpriseOf(best, sum, observations.length),
-  }
+  return { rates, strengths, residuals, weights, sum, best }
+}
+
+/** The strength at which the target is tasted. */
+function enoughAt(target: number): number {
+  return target >= HIGHEST ? Infinity : target / (HIGHEST - target)
 }
 
 /** Chance of a whole score about a mean, the ends taking the tails; never quite none. */

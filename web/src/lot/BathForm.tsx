@@ -11,7 +11,7 @@ import {
   type NowAct,
 } from '@ellop/core'
 import { Button } from 'antd'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useBook } from '../book/bookStore'
 import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
@@ -19,6 +19,7 @@ import { useNote } from '../controls/useNote'
 import { Dial } from '../drawing/Dial'
 import { BathStrip } from './BathStrip'
 import { LeachEstimate } from './LeachEstimate'
+import { LeachForecast } from './LeachForecast'
 import { WayChoice } from './WayChoice'
 
 /** A leach: fresh water on it, the wait, pouring off. The timer is computed from when the bath began. */
@@ -40,6 +41,11 @@ export function BathForm({
   const [temp, setTemp] = useState('')
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const { running, endsAt } = act
+  const step = protocol?.steps[act.step]
+  const limit = step?.limit
+  // The model knows how tannin moves, and no other taste.
+  const tannin = step?.control.some((hazard) => hazard.includes('tannin')) === true
+  const baths = useMemo(() => lot.baths.filter((bath) => bath.step === act.step), [lot.baths, act.step])
   const left_min = endsAt === null ? 0 : minutesBetween(second, endsAt)
   const early = running !== null && left_min > 0
   const pour = (fresh: boolean) => {
@@ -130,7 +136,8 @@ export function BathForm({
           {otherError(['fresh'])}
         </p>
       )}
-      <LeachEstimate baths={lot.baths.filter(({ step }) => step === act.step)} mass_g={lot.mass_g} now={context.now} />
+      {tannin && <LeachEstimate baths={baths} mass_g={lot.mass_g} now={context.now} />}
+      {tannin && limit?.measure === 'baths' && <LeachForecast lot={lot} baths={baths} limit={limit} />}
       <p className="caution">
         Drinking water only, no warmer than the limit says: warm meal sours. Sour, fizzy or slimy: throw it away, do not
         taste it.

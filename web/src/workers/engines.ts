@@ -1,7 +1,15 @@
-import { leach, readBookFile } from '@ellop/core/engines'
+import { leach, readBookFile, tasteForecast, tasteNext } from '@ellop/core/engines'
 
 /** The engines that run beside the screen. The worker's table and the caller's types are both derived from this one map. */
-export const ENGINES = { leach, readBookFile }
+export const ENGINES = {
+  leach,
+  readBookFile,
+  /** The forecast, and after which of the next baths a taste would tell most. */
+  leachForecast: ({ asked, from }: { asked: Parameters<typeof tasteForecast>[0]; from: number }) => ({
+    forecast: tasteForecast(asked),
+    next: tasteNext(asked, from),
+  }),
+}
 export type Engines = typeof ENGINES
 export type EngineName = keyof Engines
 

@@ -1,0 +1,73 @@
+import { tanninForecast, type BathFact, type LotState, type TasteForecast, type TasteNext } from '@ellop/core'
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { askEngine } from '../workers/ask'
+
+const ForecastChart = lazy(() => import('./ForecastChart'))
+
+interface Limit {
+  readonly least: number
+  readonly minutes: number
+  readonly tasteAtMost: number
+}
+
+/** How many baths more, from the crumbs so far: the chance for each number, the fan of the taste, and which taste is worth most. */
+export function LeachForecast({ lot, baths, limit }: { lot: LotState; baths: readonly BathFact[]; limit: Limit }) {
+  const asked = useMemo(
+    () => tanninForecast(baths, lot.tastes, lot.mass_g, limit),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the limit is the record's and stays
+    [baths, lot.tastes, lot.mass_g],
+  )
+  const done = baths.filter(({ endedAt }) => endedAt !== null).length
+  const [told, setTold] = useState<{ readonly forecast: TasteForecast; readonly next: TasteNext | undefined }>()
+  useEffect(() => {
+    if (asked === undefined) return undefined
+    const from = Math.max(limit.least, done + (baths.length > done ? 1 : 0))
+    const question = askEngine('leachForecast', { asked, from })
+    void question.answer.then((answer) => {
+      if (answer !== undefined) setTold(answer)
+    })
+    return () => question.cancel()
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- asked anew when what is known changes
+  }, [asked])
+  if (asked === undefined || told === undefined) return null
+  const { forecast, next } = told
+  const crumbs = asked.observations.filter(({ afterBath }) => afterBath > 0)
+  const least = (count: number) => Math.max(limit.least, count)
+  const beyond = (count: number) => (count > asked.maxBaths ? `more than ${asked.maxBaths}` : String(least(count)))
+  const { p10, p50, p90 } = forecast.baths
+  const worsened = crumbs.some((crumb, index) => crumb.score > (crumbs[index - 1]?.score ?? 10) + 1)
+  return (
+    <section className="leach-forecast" aria-label="How many baths more">
+      <p className="forecast-says">
+        Enough after <strong>{beyond(p50)}</strong> baths, most likely
+        <span className="soft">
+          {' '}
+          ({beyond(p10)} to {beyond(p90)} in eight lots of ten; {done} {done === 1 ? 'is' : 'are'} done)
+        </span>
+      </p>
+      <Suspense fallback={null}>
+        <ForecastChart
+          forecast={forecast}
+          crumbs={crumbs}
+          done={done}
+          least={limit.least}
+          target={limit.tasteAtMost}
+          shown={Math.min(asked.maxBaths, Math.max(p90 + 1, limit.least + 2, done + 3))}
+        />
+      </Suspense>
+      {worsened && (
+        <p className="told">
+          A crumb tasted worse than one before it. Was it another taster, another grain, a mouth not rinsed? Taste again
+          before you trust the forecast.
+        </p>
+      )}
+      <p className="soft">
+        {crumbs.length === 0
+          ? 'No crumb was tasted yet: this is the book’s guess, and it is wide. '
+          : `From ${crumbs.length === 1 ? 'one crumb' : `${crumbs.length} crumbs`} and the baths so far. `}
+        {next !== undefined && `A crumb after bath ${next.afterBath} would tell most. `}
+        For taste alone, if the baths to come are like those so far; only the crumb, spat out, ends the leach.
+      </p>
+    </section>
+  )
+}
