@@ -89,4 +89,61 @@ describe('the command line', () => {
     expect([refused.status, refused.stdout]).toEqual([2, ''])
     expect(refused.stderr.trim().split('\n').at(-1)).toBe('mass_g: is missing; give it')
   })
+  it.each([
+    [{ tasks: [] }, 'resources: '],
+    [{ resources: [], tasks: [{ id: 'a', minutes: -1 }] }, 'tasks.0.minutes: must be greater than or equal to 0'],
+    [
+      { resources: [], tasks: [{ id: 'a', minutes: 5, needs: { pot: 1 } }] },
+      'tasks.0.needs.pot: is not a resource; name one that is listed',
+    ],
+    [
+      { resources: [], tasks: [{ id: 'a', minutes: 5 }], links: [{ from: 'a', to: 'b' }] },
+      'links.0.to: b is not a task; name one that is listed',
+    ],
+    [
+      { resources: [], tasks: [{ id: 'a', minutes: 5 }], links: [{ from: 'a', to: 'a' }] },
+      'links.0.to: must be another task than from',
+    ],
+    [
+      { resources: [{ id: 'pot', capacity: 1, closed: [[9, 3]] }], tasks: [] },
+      'resources.0.closed.0: must end no sooner than it begins',
+    ],
+    [
+      {
+        resources: [],
+        tasks: [
+          { id: 'a', minutes: 5 },
+          { id: 'a', minutes: 6 },
+        ],
+      },
+      'tasks.1: ',
+    ],
+  ])('schedule refuses %o in one line that names the field', (input, line) => {
+    const { exit, out, err } = ask('schedule', input)
+    expect([exit, out]).toEqual([2, ''])
+    expect(err.startsWith(line)).toBe(true)
+    expect(err.trim().split('\n')).toHaveLength(1)
+  })
+  it('schedule answers by the contract', () => {
+    const { out } = ask('schedule', {
+      resources: [
+        { id: 'cook', capacity: 1, closed: [[960, 1440]] },
+        { id: 'burner', capacity: 2 },
+      ],
+      tasks: [
+        { id: 'boil-1', minutes: 20, needs: { burner: 1 }, release: 0, due: null },
+        { id: 'drain-1', minutes: 4, needs: { cook: 1 } },
+        { id: 'boil-2', minutes: 30, needs: { burner: 2 } },
+      ],
+      links: [{ from: 'boil-1', to: 'drain-1', minLag: 0, maxLag: 5 }],
+      budget_ms: 2000,
+    })
+    expect(JSON.parse(out)).toEqual({
+      status: 'optimal',
+      starts: expect.objectContaining({ 'boil-1': expect.any(Number) }) as object,
+      makespan: 50,
+      lowerBound: 50,
+      why: [],
+    })
+  })
 })

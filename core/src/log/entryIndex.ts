@@ -35,6 +35,16 @@ export class EntryIndex {
     yield* this.#recent.values()
   }
 
+  /** With what of some entries is not in it yet, each once; and which those are. */
+  withNew(added: readonly Entry[]): { readonly fresh: readonly Entry[]; readonly index: EntryIndex } {
+    const fresh = new Map<EntryId, Entry>()
+    for (const entry of added) if (!fresh.has(entry.id) && !this.has(entry.id)) fresh.set(entry.id, entry)
+    // A whole book at once is the index as it stands.
+    if (this.size === 0) return { fresh: [...fresh.values()], index: new EntryIndex(fresh, new Map()) }
+    const all = [...fresh.values()]
+    return { fresh: all, index: this.with(all) }
+  }
+
   /** With entries that are not in it yet. */
   with(fresh: readonly Entry[]): EntryIndex {
     const few = this.#recent.size + fresh.length <= RECENT_AT_MOST

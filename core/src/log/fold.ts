@@ -59,9 +59,8 @@ export function compareEntries(a: Entry, b: Entry): number {
  * does not matter. Only touched shards are folded again.
  */
 export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
-  const fresh = notYetIn(log.entries, added)
+  const { fresh, index: entries } = log.entries.withNew(added)
   if (fresh.length === 0) return log
-  const entries = log.entries.with(fresh)
   const amendments = amend(log.amendments, fresh, entries)
   const { struck } = amendments
   const amended = amendedEntries(log, amendments)
@@ -92,16 +91,6 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
 /** The entries of a shard; none where there is none. */
 function at(shards: ReadonlyMap<ShardId, readonly Entry[]>, shard: ShardId): readonly Entry[] {
   return shards.get(shard) ?? []
-}
-
-/** Of some entries those that are not in the index, each once. */
-function notYetIn(entries: EntryIndex, added: readonly Entry[]): readonly Entry[] {
-  const seen = new Set<EntryId>()
-  return added.filter(({ id }) => {
-    if (entries.has(id) || seen.has(id)) return false
-    seen.add(id)
-    return true
-  })
 }
 
 function byShard(entries: readonly Entry[], families: BookState['families']): ReadonlyMap<ShardId, readonly Entry[]> {

@@ -2,7 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { chance, normals } from '../quantity/chance'
 import { leach } from '../leach/leach'
-import { likelihood, meanScore, tasteForecast, type TasteForecastInput } from './forecast'
+import { tanninForecast } from '../leach/tannin'
+import type { BathFact } from '../lot/lotState'
+import { likelihood, meanScore, tasteForecast, tasteNext, type TasteForecastInput } from './forecast'
 
 const INPUT: TasteForecastInput = {
   pieces: { shape: 'slab', size_mm: 4 },
@@ -95,5 +97,97 @@ describe('the baths still to come, from what was tasted', () => {
     })
     expect(odd.surprise).toBeLessThan(0.01)
     expect(tasteForecast(INPUT).surprise).toBeGreaterThan(1)
+  })
+})
+
+describe('the taste that is worth most', () => {
+  it('tells more than any other of the next ones: what simulated tastes leave unknown is least after it', () => {
+    const next = tasteNext(INPUT, 2)
+    if (next === undefined) throw new RangeError('expected a taste worth having')
+    // What is left unknown of the number of baths, averaged over what may be tasted, by asking the forecast itself.
+    const before = tasteForecast(INPUT)
+    const unknown = (enough: readonly number[]) =>
+      [...enough, 1].reduce((bits, share, index) => {
+        const only = share - (index === 0 ? 0 : ([...enough, 1][index - 1] ?? 0))
+        return only > 1e-12 ? bits - only * Math.log2(only) : bits
+      }, 0)
+    const told = (bath: number) => {
+      const mean = before.score[bath - 1]
+      if (mean === undefined) throw new RangeError('no such bath')
+      // The predictive chance of each score: the posterior mean of its likelihood, by the forecast's own fan, is not given out; it
+      // is had from the change of evidence when the score is added.
+      const evidence = Array.from({ length: 11 }, (_, score) => {
+        const after = tasteForecast({ ...INPUT, observations: [...INPUT.observations, { afterBath: bath, score }] })
+        return { weight: after.surprise / 11 / before.surprise, left: unknown(after.enough) }
+      })
+      const all = evidence.reduce((sum, { weight }) => sum + weight, 0)
+      expect(all).toBeCloseTo(1, 2)
+      return unknown(before.enough) - evidence.reduce((sum, { weight, left }) => sum + (weight / all) * left, 0)
+    }
+    const bits = [2, 3, 4, 5].map((bath) => ({ bath, bits: told(bath) }))
+    const best = bits.reduce((a, b) => (b.bits > a.bits ? b : a))
+    expect(next.afterBath).toBe(best.bath)
+    expect(Math.abs(next.bits - best.bits)).toBeLessThan(0.02)
+  })
+  it('is none where nothing is left to be told', () => {
+    const sure = { median: 3e-10, gsd: 1 }
+    expect(
+      tasteNext({ ...INPUT, prior: { diffusivity25_m2_s: sure, strength: { median: 3, gsd: 1 } } }, 2),
+    ).toBeUndefined()
+  })
+  it('lies in a fan that narrows with every taste and holds its mean', () => {
+    const wide = tasteForecast({ ...INPUT, observations: [] }).score
+    const narrow = tasteForecast(INPUT).score
+    for (const each of [...wide, ...narrow])
+      expect(each.p10 <= each.mean + 0.1 && each.mean <= each.p90 + 0.1).toBe(true)
+    // A single bath may be told less surely when the middle moves; all of them together are not.
+    const width = (score: typeof wide) => score.reduce((sum, { p10, p90 }) => sum + p90 - p10, 0)
+    expect(width(narrow)).toBeLessThan(width(wide))
+  })
+})
+
+describe('what the forecast is asked of a lot', () => {
+  const bath = (index: number, ended = true): BathFact => ({
+    entry: `b${index}`,
+    protocol: 'cold leach',
+    step: 1,
+    water_mL: 3000 + 100 * index,
+    temp_C: index === 0 ? null : 8,
+    begunAt: `2027-05-1${index}T08:00:00.000Z`,
+    endedAt: ended ? `2027-05-1${index}T20:00:00.000Z` : null,
+  })
+  const crumb = (at: string, bitter: number, astringent: number) => ({
+    at,
+    bitter,
+    astringent,
+    crumb: true,
+    alarm: null,
+  })
+  const LIMIT = { least: 6, minutes: 480, tasteAtMost: 1 }
+  it('counts each crumb after the baths that were poured off by then, the worse of bitter and dry; nothing before the first', () => {
+    expect(tanninForecast([bath(0, false)], [], 900, LIMIT)).toBeUndefined()
+    expect(tanninForecast([bath(0)], [], 0, LIMIT)).toBeUndefined()
+    const asked = tanninForecast(
+      [bath(0), bath(1), bath(2, false)],
+      [
+        crumb('2027-05-10T21:00:00.000Z', 7, 8),
+        crumb('2027-05-12T07:00:00.000Z', 5, 2),
+        { ...crumb('2027-05-12T07:10:00.000Z', 1, 1), crumb: false },
+        { ...crumb('2027-05-12T07:20:00.000Z', 1, 1), alarm: 'soap' as const },
+      ],
+      900,
+      LIMIT,
+    )
+    expect(asked?.observations).toEqual([
+      { afterBath: 1, score: 8 },
+      { afterBath: 2, score: 5 },
+    ])
+    expect(asked?.bath).toEqual({ water_mL: 3100, minutes: 720, temp_C: 8 })
+    expect(asked?.target).toBe(1)
+    expect(asked?.maxBaths).toBeGreaterThan(LIMIT.least)
+    const worse = tasteForecast(asked as TasteForecastInput).baths.p50
+    const better = tasteForecast({ ...(asked as TasteForecastInput), observations: [{ afterBath: 2, score: 2 }] }).baths
+      .p50
+    expect(worse).toBeGreaterThan(better)
   })
 })

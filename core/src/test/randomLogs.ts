@@ -252,11 +252,27 @@ function script(kind: Kind, lot: string, patch: string, random: () => number): A
           : [load(2, 4)]
   return [
     (attempt, pen) =>
-      void attempt({ type: 'weighed-in', lot, code: lot, taxon, part, stage, patch, mass_g: 1000, pickedAt: pen.now }),
+      void attempt({
+        type: 'weighed-in',
+        lot,
+        code: lot,
+        taxon,
+        part,
+        stage,
+        patch,
+        mass_g: 1000,
+        pickedAt: pen.now,
+        // Now and then it was counted in the field, and is weighed when it is sorted.
+        ...(random() < 0.08 ? { counted: 300, mass_g: 700 + Math.floor(600 * random()) } : {}),
+      }),
     ...TELLS[kind].map(([character, state]) =>
       say({ type: 'tell-seen', lot, character, answer: 'seen', states: [state] }),
     ),
-    say({ type: 'certain-attested', lot }),
+    say({
+      type: 'certain-attested',
+      lot,
+      ...(random() < 0.15 ? { stand: { mixed: random() < 0.7, stemsSeen: random() < 0.2 ? 4 : 12 } } : {}),
+    }),
     say({
       type: 'stand-counted',
       lot,

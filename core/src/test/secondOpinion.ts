@@ -151,7 +151,10 @@ function identified(strand: Strand, entries: readonly Entry[], index: number, lo
       .filter((met) => met.taxon === strand.kind && met.at <= at)
       .map((met) => met.at.slice(0, 10)),
   )
-  const attested = of(all, 'certain-attested').length > 0
+  const word = of(all, 'certain-attested').at(-1)
+  const taken = of(all, 'stand-counted').at(-1)?.taken ?? Infinity
+  // In a mixed stand ten stems are looked at, or all that were cut.
+  const attested = word !== undefined && (word.stand?.mixed !== true || word.stand.stemsSeen >= Math.min(10, taken))
   return fits && keys && doubles && attested && days.size >= worst && untainted(strand, entries, index, lot)
 }
 

@@ -233,7 +233,7 @@ function States({
   const shown = plant.characters[character] ?? []
   const toggle = (state: string) => {
     const states = shown.includes(state) ? shown.filter((each) => each !== state) : [...shown, state]
-    const { [character]: _, ...rest } = plant.characters
+    const rest = Object.fromEntries(Object.entries(plant.characters).filter(([each]) => each !== character))
     onChange({
       ...plant,
       characters: states.length === 0 ? rest : { ...plant.characters, [character]: states },
