@@ -78,6 +78,8 @@ test('acorns stored dry as not yet food, opened, and leached to the end', async 
   await expect(page.locator('#now-title')).toHaveText('Choose a way that makes it safe')
   await page.goto('/lot/27-005')
   const title = page.locator('#now-title')
+  const forecast = page.getByRole('region', { name: 'How many baths more' })
+  await expect(forecast).toContainText('No crumb was tasted yet')
   for (const bath of [4, 5, 6]) {
     await expect(title).toHaveText(`Bath ${bath}: it lies in the water`)
     await page.clock.fastForward(8 * 3_600_000)
@@ -86,10 +88,13 @@ test('acorns stored dry as not yet food, opened, and leached to the end', async 
   }
   await page.getByRole('button', { name: 'Poured off, no fresh water' }).click()
   await expect(title).toHaveText('Taste a crumb and spit it out')
+  // Nobody's tongue is led: the forecast is told again when the crumb is noted.
+  await expect(forecast).toHaveCount(0)
   const dry = page.getByRole('group', { name: 'How much it dries the mouth, 0 to 10' })
   await dry.getByText('3', { exact: true }).click()
   await page.getByRole('button', { name: 'Spat out: note it' }).click()
   await expect(page.locator('.now-detail')).toHaveText('It still tastes 3 of 10.')
+  await expect(forecast).toContainText('From one crumb and the baths so far')
   await page.getByRole('button', { name: 'Pour fresh water on' }).click()
   await page.clock.fastForward(8 * 3_600_000)
   await page.getByRole('button', { name: 'Poured off, no fresh water' }).click()

@@ -41,6 +41,7 @@ export * from './gates/verdict'
 // A lot, as screens draw it
 export * from './lot/asLastTime'
 export * from './lot/doNow'
+export * from './lot/rawUntil'
 export * from './lot/due'
 export * from './lot/gateView'
 export * from './lot/held'

@@ -6,7 +6,7 @@ import { ACCESS, PAST_USES, SOIL_METALS, UPSTREAM, WATERS } from '../ground/fact
 import { GROUND_SCHOOLS } from '../ground/schools'
 import type { Entry, EntryType } from '../log/entries'
 import { GIFTS } from '../log/houseState'
-import { INGREDIENTS, READINGS } from '../lot/lotState'
+import { INGREDIENTS, LOOKS, READINGS } from '../lot/lotState'
 import { check, type Checked } from './check'
 import {
   count,
@@ -185,6 +185,12 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     stand: strictObject({ mixed: Joi.boolean(), stemsSeen: count() }).optional(),
   },
   'stray-reported': { ...LOT, what: text(), brokenUp: Joi.boolean() },
+  revived: {
+    ...LOT,
+    minutes: Joi.number().greater(0).max(600),
+    chilled: Joi.boolean(),
+    looks: Joi.string().valid(...LOOKS),
+  },
   'strays-sorted': { ...LOT, found: count() },
   'stand-counted': {
     ...LOT,

@@ -171,6 +171,11 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   [{ type: 'tell-seen', lot, character: 'aura', answer: 'could-not-tell', states: [] }, 'aura: could not tell.'],
   [{ type: 'certain-attested', lot }, 'Certain of the plant.'],
   [
+    { type: 'revived', lot, minutes: 25, chilled: true, looks: 'crisp' },
+    'Stood in cold water for 25 min: crisp after, wrapped and into the cold.',
+  ],
+  [{ type: 'revived', lot, minutes: 40, chilled: false, looks: 'same' }, 'Stood in cold water for 40 min: same after.'],
+  [
     { type: 'certain-attested', lot, stand: { mixed: true, stemsSeen: 12 } },
     'Certain of the plant, 12 stems of a mixed stand looked at.',
   ],

@@ -103,6 +103,8 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       return `Certain of the plant${entry.stand === undefined ? '' : entry.stand.mixed ? `, ${formatCount(entry.stand.stemsSeen, 'stem')} of a mixed stand looked at` : ', nothing else among it'}.`
     case 'stray-reported':
       return `A stray: ${entry.what}${entry.brokenUp ? ', already broken up with the rest' : ''}.`
+    case 'revived':
+      return `Stood in cold water for ${formatSpan(entry.minutes)}: ${entry.looks} after${entry.chilled ? ', wrapped and into the cold' : ''}.`
     case 'strays-sorted':
       return `Gone through again; ${formatCount(entry.found, 'stray')} taken out.`
     case 'stand-counted':

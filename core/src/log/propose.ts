@@ -1,11 +1,12 @@
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
 import { refuseOwnPlant } from '../flora/own'
-import { CHARACTERS, plainWords } from '../flora/vocabulary'
+import { CHARACTERS, plainWords, type Part } from '../flora/vocabulary'
 import { shutFor, type Act } from '../gates/acts'
 import { judge, packAsLot, type Intent } from '../gates/judge'
 import { neverReason } from '../gates/sort'
 import { GATE_NAMES, type JudgeContext } from '../gates/verdict'
 import { emptyLot, isBegun, isOnlyCounted, strandsOf, type LotState } from '../lot/lotState'
+import { rawUntil } from '../lot/rawUntil'
 import { massBalance } from '../lot/story'
 import { formatList, formatMass, formatSpan } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
@@ -322,6 +323,8 @@ function checkLotEntry(
         ? no('mass_g', 'Some of its loads are done and some are not. Finish them, or throw all of it away.')
         : OK
     }
+    case 'revived':
+      return checkRevived(lot, context)
     case 'strays-sorted':
       return lot.strays.reportedAt === null ? no('lot', 'No stray was reported in this lot.') : OK
     case 'certain-attested':
@@ -337,6 +340,17 @@ function checkAct(act: Act, lot: LotState, context: JudgeContext, intent: Intent
   if (first === undefined) return OK
   const others = more.length === 0 ? '' : ` Also not open: ${formatList(more.map(({ gate }) => GATE_NAMES[gate]))}.`
   return no('gates', `${GATE_NAMES[first.gate]} is ${first.state}. ${first.reasons.join(' ')}${others}`)
+}
+
+/** What comes back in cold water; a faded petal and a soft berry do not (CAR-3). */
+const REVIVABLE: readonly Part[] = ['leaf', 'leafy-top', 'shoot', 'stem', 'midrib']
+
+function checkRevived(lot: LotState, context: JudgeContext): Proposal {
+  const parts = strandsOf(lot).flatMap(({ lot: { weighedIn } }) => weighedIn?.part ?? [])
+  const wrong = parts.find((part) => !REVIVABLE.includes(part))
+  if (wrong !== undefined)
+    return no('lot', `Cold water does not bring ${plainWords(wrong)} back: use it now, or dry it.`)
+  return rawUntil(lot, context) === null ? no('lot', 'It is not raw any more: nothing of it can be revived.') : OK
 }
 
 function checkSorted(

@@ -10,15 +10,16 @@ import { storedAs } from '../gates/keep'
 import type { JudgeContext } from '../gates/verdict'
 import { kitchenAt } from '../log/houseState'
 import { formatCount, formatList, formatMass, formatSpan } from '../quantity/format'
-import { addDays, fromMs, MINUTE_ms, toMs, type Instant } from '../quantity/instant'
+import { fromMs, MINUTE_ms, toMs, type Instant } from '../quantity/instant'
 import { limitHere } from '../treatment/limit'
 import { lotUse } from '../treatment/batchUse'
 import { isTreating, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
 import { firstShut, gateViews, isUsedUp, type GateView } from './gateView'
 import { asLastTime, type AsLastTime } from './asLastTime'
 import { kinOf } from './kin'
-import { isBegun, strandsOf, type BathFact, type LotState, type StepRun } from './lotState'
+import { isBegun, type BathFact, type LotState, type StepRun } from './lotState'
 import { onceEach } from './onceEach'
+import { rawUntil } from './rawUntil'
 
 /** The one thing to do now about a lot. */
 export interface DoNow {
@@ -359,21 +360,6 @@ function bathNext(
 
 function endOf(run: { readonly begunAt: Instant }, minutes: number): Instant {
   return fromMs(toMs(run.begunAt) + minutes * MINUTE_ms)
-}
-
-/** Until when the picking is good raw, at the warmth of a kitchen; null once it was heated, leached or stored, or where nothing is on record. */
-export function rawUntil(lot: LotState, { catalogue }: JudgeContext): Instant | null {
-  const days = lotUse(lot, catalogue)?.keepsRaw_days?.ambient
-  const picked = strandsOf(lot)
-    .flatMap(({ lot: { weighedIn } }) => (weighedIn === null ? [] : [weighedIn.pickedAt]))
-    .sort()[0]
-  return days === undefined ||
-    picked === undefined ||
-    cookedAt(lot) !== undefined ||
-    lot.baths.length > 0 ||
-    lot.outOfStoreAt !== null
-    ? null
-    : addDays(picked, days)
 }
 
 /** Until when cooked food in hand may still be served. */

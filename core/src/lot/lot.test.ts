@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import { requireTaxon } from '../flora/catalogue'
 import { CATALOGUE } from '../flora/records'
 import { fairShare, restYears } from '../take/share'
 import { restsUntil } from '../take/rest'
 import { addEntries } from '../log/fold'
+import { addDays } from '../quantity/instant'
 import { bringIn, cook, FITTING_TELLS, household, load, Pen, tell, weighIn } from '../test/pen'
 import { doNow } from './doNow'
 import { dueList } from './due'
@@ -10,6 +12,7 @@ import { firstShut, gateViews } from './gateView'
 import { loadsToGo, lotPlan, waterVerdict } from './lotPlan'
 import { lotName, nextLotCode } from './lotName'
 import { packView } from './packView'
+import { rawUntil } from './rawUntil'
 import { massBalance, ribbonOf } from './story'
 
 const opened = () => household(new Pen())
@@ -284,5 +287,38 @@ describe('a fair share', () => {
     expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')?.slice(0, 10)).toBe('2028-05-15')
     expect(restsUntil(pen.log.state, CATALOGUE, 'elsewhere', 'Urtica dioica')).toBeUndefined()
     expect(next(pen).act.kind).toBe('serve-or-pack')
+  })
+  it('keeps limp greens that were crisped and wrapped as long as cold ones, and says what water does not bring back', () => {
+    const pen = opened()
+    weighIn(pen)
+    const keeps = requireTaxon(CATALOGUE, 'Urtica dioica').uses[0]?.keepsRaw_days
+    const picked = pen.lot().weighedIn?.pickedAt ?? ''
+    const until = () => rawUntil(pen.lot(), pen.context)
+    expect(until()).toBe(addDays(picked, keeps?.ambient ?? 0))
+    pen.write({ type: 'revived', lot: 'A', minutes: 25, chilled: true, looks: 'worse' })
+    expect(until()).toBe(addDays(picked, keeps?.ambient ?? 0))
+    pen.write({ type: 'revived', lot: 'A', minutes: 25, chilled: true, looks: 'crisp' })
+    expect(until()).toBe(addDays(picked, keeps?.chilled ?? 0))
+    const flowers = pen.force({
+      type: 'weighed-in',
+      lot: 'F',
+      code: 'F',
+      taxon: 'Sambucus nigra',
+      part: 'flower',
+      stage: 'flowering',
+      patch: 'wall',
+      mass_g: 100,
+      pickedAt: pen.now,
+    })
+    expect(flowers.type).toBe('weighed-in')
+    expect(pen.try({ type: 'revived', lot: 'F', minutes: 25, chilled: true, looks: 'crisp' }).proposal).toMatchObject({
+      message: 'Cold water does not bring flower back: use it now, or dry it.',
+    })
+    const cooked = cook(opened())
+    expect(
+      cooked.try({ type: 'revived', lot: 'A', minutes: 25, chilled: true, looks: 'crisp' }).proposal,
+    ).toMatchObject({
+      message: 'It is not raw any more: nothing of it can be revived.',
+    })
   })
 })

@@ -23,6 +23,7 @@ export interface LotState {
     readonly brokenUp: boolean
   }
   readonly stand: StandFact | null
+  readonly revived: RevivedFact | null
   readonly sorted: SortFact | null
   readonly way: { readonly protocol: string; readonly goal: Goal; readonly at: Instant } | null
   readonly runs: readonly StepRun[]
@@ -128,6 +129,17 @@ export interface StandFact {
   /** All of it one creeping plant, as far as can be told; not asked is not one. */
   readonly clone?: boolean
   readonly school: string | null
+}
+
+export const LOOKS = ['crisp', 'better', 'same', 'worse'] as const
+
+/** Cut greens set in cold water and put away. */
+export interface RevivedFact {
+  readonly at: Instant
+  readonly minutes: number
+  /** Wrapped so that they hold their moisture, and into the cold. */
+  readonly chilled: boolean
+  readonly looks: (typeof LOOKS)[number]
 }
 
 export interface SortFact {
@@ -238,6 +250,7 @@ export function emptyLot(id: LotId): LotState {
     attestedStand: null,
     strays: { reportedAt: null, sortedAt: null, brokenUp: false },
     stand: null,
+    revived: null,
     sorted: null,
     way: null,
     runs: [],

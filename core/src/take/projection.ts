@@ -156,6 +156,7 @@ interface Futures {
 
 /** The futures of a table are asked for with one take after another. */
 const MADE_UP = new Map<string, Futures>()
+const KEPT_AT_MOST = 200
 
 function futuresOf(table: LifeTable, seed: number): Futures {
   const key = JSON.stringify([table, seed])
@@ -173,6 +174,7 @@ function futuresOf(table: LifeTable, seed: number): Futures {
     return true
   })
   const made = { futures, shares, safe }
+  if (MADE_UP.size >= KEPT_AT_MOST) MADE_UP.clear()
   MADE_UP.set(key, made)
   return made
 }

@@ -5,6 +5,7 @@ import {
   lotName,
   newLotId,
   nextLotCode,
+  rawUntil,
   toMs,
   type Ingredient,
   type LotState,
@@ -38,6 +39,7 @@ export function OtherNotes({ lot }: { lot: LotState }) {
       {lot.mass_g > 0 && <JoinWith lot={lot} />}
       {lot.mass_g > 0 && <TakeReading lot={lot} />}
       {lot.mass_g > 0 && <AddIngredient lot={lot} />}
+      {rawUntil(lot, context) !== null && <Revive lot={lot} />}
       <Meeting lot={lot} />
       <section className="card">
         <h3>It has turned bad</h3>
@@ -72,6 +74,60 @@ function Stray({ lot }: { lot: LotState }) {
           }
         >
           Report the stray
+        </Button>
+      </div>
+    </section>
+  )
+}
+
+const LOOKS_AFTER = [
+  { value: 'crisp', label: 'crisp' },
+  { value: 'better', label: 'better' },
+  { value: 'same', label: 'as before' },
+  { value: 'worse', label: 'worse' },
+] as const
+
+/** Crisping of cut greens: what is done, for how long, and whether it helped. */
+function Revive({ lot }: { lot: LotState }) {
+  const { write, errorOf, otherError } = useNote()
+  const [minutes, setMinutes] = useState('25')
+  const [looks, setLooks] = useState<(typeof LOOKS_AFTER)[number]['value']>()
+  const [chilled, setChilled] = useState(false)
+  const [fault, setFault] = useState<string>()
+  const note = () => {
+    const read = readField(minutes)
+    if ('error' in read) return setFault(`Minutes in the water: ${read.error}`)
+    if (looks === undefined) return setFault('Say what they look like after.')
+    setFault(undefined)
+    void write({ type: 'revived', lot: lot.id, minutes: read.value, chilled, looks }, 'Noted')
+  }
+  const sentence = fault ?? otherError(['minutes'])
+  return (
+    <section className="card">
+      <h3>Limp: bring them back</h3>
+      <p>
+        Stand or lay them in cold drinking water for 20 to 30 minutes, drain or spin them, roll them in a cloth, close
+        them in what holds moisture, and into the cold. Not longer: swimming greens drown.
+      </p>
+      <div className="form">
+        <NumberField
+          label="Minutes in the water"
+          unit="min"
+          value={minutes}
+          onChange={setMinutes}
+          error={errorOf('minutes')}
+        />
+        <Choice label="After it they look" value={looks} onChange={setLooks} options={LOOKS_AFTER} />
+        <Checkbox checked={chilled} onChange={(event) => setChilled(event.target.checked)}>
+          Wrapped, and into the cold
+        </Checkbox>
+        {sentence !== undefined && (
+          <p className="refusal" role="alert">
+            {sentence}
+          </p>
+        )}
+        <Button size="large" onClick={note}>
+          Note it
         </Button>
       </div>
     </section>

@@ -21,6 +21,7 @@ import { plantMet, type PlantMet } from './plantMet'
 import { plantRecorded, type PlantRecorded } from './plantRecorded'
 import { readingTaken, type ReadingTaken } from './readingTaken'
 import type { Redated } from './redated'
+import { revived, type Revived } from './revived'
 import { served, type Served } from './served'
 import { sorted, type Sorted } from './sorted'
 import { split, type Split } from './split'
@@ -45,7 +46,7 @@ export type HouseEntry =
 /** Entries about one lot: each lot is a shard of its own. */
 export type LotEntry =
   | WeighedIn | TellSeen | CertainAttested | StrayReported | StraysSorted | StandCounted | Sorted | WayChosen | StepBegun
-  | StepDone | BathChanged | ReadingTaken | IngredientAdded | Weighed | Tasted | Packed | Served | ThrownAway // prettier-ignore
+  | Revived | StepDone | BathChanged | ReadingTaken | IngredientAdded | Weighed | Tasted | Packed | Served | ThrownAway // prettier-ignore
 
 /** Entries that pass mass from lots to lots: the lots they touch are one family, folded together. */
 export type LineageEntry = Split | Joined | Opened
@@ -74,6 +75,7 @@ const LOT_DEFS = {
   'stray-reported': strayReported,
   'strays-sorted': straysSorted,
   'stand-counted': standCounted,
+  revived,
   sorted,
   'way-chosen': wayChosen,
   'step-begun': stepBegun,
