@@ -55,6 +55,15 @@ test('an outing is planned on the desk, done on a phone with the network cut, an
     await expect(gate('Ground')).toHaveClass(/open/)
     await expect(gate('Take')).toHaveClass(/open/)
 
+    await page.getByRole('tab', { name: 'Note something else' }).click()
+    const limp = page.locator('section', { has: page.getByRole('heading', { name: 'Limp: bring them back' }) })
+    await limp.getByRole('button', { name: 'Note it' }).click()
+    await expect(limp.getByRole('alert')).toHaveText('Say what they look like after.')
+    await limp.getByText('crisp', { exact: true }).click()
+    await limp.getByLabel('Wrapped, and into the cold').check()
+    await limp.getByRole('button', { name: 'Note it' }).click()
+    await expect(page.getByText('Noted', { exact: true }).last()).toBeVisible()
+
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto('/basket')
     await expect(page.locator('main')).toContainText(code)

@@ -13,11 +13,14 @@ import {
   lifeTableOf,
   plan,
   projectStand,
+  schedule,
   season,
   tasteForecast,
+  tasteNext,
   amendPreview,
   type BookLog,
   type Entry,
+  type ScheduleInput,
   type SeasonInput,
   type Struck,
   type TasteForecastInput,
@@ -70,6 +73,23 @@ const TASTED: TasteForecastInput = {
   ],
   target: 2,
   maxBaths: 12,
+}
+const EVENING: ScheduleInput = {
+  resources: [
+    { id: 'cook', capacity: 2, closed: [[90, 110]] },
+    { id: 'burner', capacity: 3 },
+  ],
+  tasks: Array.from({ length: 12 }, (_, index) => ({
+    id: `load-${index}`,
+    minutes: 8 + ((index * 7) % 13),
+    needs: { cook: index % 2, burner: 1 + (index % 2) },
+  })),
+  links: Array.from({ length: 6 }, (_, index) => ({
+    from: `load-${2 * index}`,
+    to: `load-${2 * index + 1}`,
+    minLag: 2,
+    maxLag: 15,
+  })),
 }
 const foods = CATALOGUE.taxa.filter(({ uses }) => uses.length > 0).slice(0, 100)
 const patches = Array.from({ length: 20 }, (_, index) => ({
@@ -126,6 +146,8 @@ const rows: readonly (readonly [string, number, string])[] = [
     '< 50 ms',
   ],
   ['forecast from two tastes, twelve baths', median(() => tasteForecast(TASTED), 5), '< 100 ms'],
+  ['the taste worth most among the next five', median(() => tasteNext(TASTED, 2), 5), ''],
+  ['a timetable of twelve loads, two hands, proved', median(() => schedule(EVENING), 3), ''],
   [
     'leach, twelve baths',
     median(() =>
