@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureBuilt, ensureChromium, ensureModules, ROOT, run } from './ensure.mjs'
@@ -11,10 +12,17 @@ ensureChromium()
 rmSync(REPORTS, { recursive: true, force: true })
 mkdirSync(REPORTS, { recursive: true })
 
-/** A check that passes or fails as a whole. */
+/** A check that passes or fails as a whole; its words are kept together, for several run side by side. */
 function whole(name, args) {
-  console.log(`\n— ${name}`)
-  return run('npm', args) === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 }
+  return new Promise((done) => {
+    let said = ''
+    const child = spawn('npm', args, { cwd: ROOT })
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += data))
+    child.on('close', (code) => {
+      console.log(`\n— ${name}\n${said.trimEnd()}`)
+      done(code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 })
+    })
+  })
 }
 
 /** Counts out of a report; a run without one has failed. */
@@ -27,8 +35,7 @@ function counted(name, args, report, read, env = process.env) {
 }
 
 const parts = [
-  whole('types', ['run', '-s', 'types']),
-  whole('lint', ['run', '-s', 'lint']),
+  ...(await Promise.all([whole('types', ['run', '-s', 'types']), whole('lint', ['run', '-s', 'lint'])])),
   counted(
     'unit',
     ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${UNIT_REPORT}`],
