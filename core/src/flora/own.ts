@@ -1,8 +1,8 @@
-import { judgeTells } from '../identity/clear'
+import { isHarmful, judgeTells } from '../identity/clear'
 import { formatList } from '../quantity/format'
 import { commonName, findTaxon, type Catalogue } from './catalogue'
 import type { Protocol, Taxon, Use } from './taxon'
-import { CHARACTERS, plainWords, type Part, type Stage } from './vocabulary'
+import { CHARACTERS, type Part, type Stage } from './vocabulary'
 
 /** A plant that a cook put on record by themselves: what nobody else has checked. */
 export interface OwnPlant {
@@ -76,9 +76,7 @@ export function refuseOwnPlant(
 function notTold(own: OwnPlant, catalogue: Catalogue): ReturnType<typeof refuseOwnPlant> {
   const withOwn = { ...catalogue, taxa: [...catalogue.taxa, ownTaxon(own, catalogue)] }
   const observed = Object.fromEntries(own.keyCharacters.map((each) => [each, own.characters[each] ?? []]))
-  const standing = judgeTells({ taxon: own.scientificName, observed }, withOwn).standing.filter(
-    ({ severity }) => severity === 'deadly' || severity === 'toxic' || severity === 'irritant',
-  )
+  const standing = judgeTells({ taxon: own.scientificName, observed }, withOwn).standing.filter(isHarmful)
   if (standing.length === 0) return undefined
   const named = standing.slice(0, 3).map(({ taxon }) => {
     const other = findTaxon(catalogue, taxon)
@@ -91,7 +89,8 @@ function notTold(own: OwnPlant, catalogue: Catalogue): ReturnType<typeof refuseO
   }
 }
 
-const BOIL_minutes = 10
+/** How carefully such a plant is treated and eaten; chosen. */
+export const OWN_CARE = { boil_minutes: 10, firstTaste_g: 5, perDay_g: 50 } as const
 const CAUTIOUS: Protocol = {
   name: 'boil and pour off',
   standing: 'cautious',
@@ -107,23 +106,20 @@ const CAUTIOUS: Protocol = {
     },
     {
       op: 'boil',
-      minutes: { low: BOIL_minutes, high: 2 * BOIL_minutes },
+      minutes: { low: OWN_CARE.boil_minutes, high: 2 * OWN_CARE.boil_minutes },
       waterRatio: { least: 4, usual: 6 },
       water: 'discard',
       control: ['not-checked'],
       critical: true,
       limit: {
         measure: 'rolling-boil',
-        minutes: BOIL_minutes,
+        minutes: OWN_CARE.boil_minutes,
         acceptedTo_m: 2500,
         added: [{ from_m: 1000, minutes: 5 }],
       },
     },
   ],
 }
-
-const FIRST_TASTE_g = 5
-const PER_DAY_g = 50
 
 /** A record of the shape of all others, as careful as what nobody has checked must be. */
 export function ownTaxon(own: OwnPlant, catalogue: Catalogue): Taxon {
@@ -137,15 +133,15 @@ export function ownTaxon(own: OwnPlant, catalogue: Catalogue): Taxon {
         kind: 'biological',
         level: 'moderate',
         note: `Put on record by you, after ${own.source}. Nobody else has checked it.`,
-        answers: [{ kind: 'control', says: `Boil it ${BOIL_minutes} minutes and throw the water away.` }],
+        answers: [{ kind: 'control', says: `Boil it ${OWN_CARE.boil_minutes} minutes and throw the water away.` }],
       },
     ],
     trim: [],
     protocols: [CAUTIOUS],
-    firstTaste_g: FIRST_TASTE_g,
-    portion_g: PER_DAY_g,
+    firstTaste_g: OWN_CARE.firstTaste_g,
+    portion_g: OWN_CARE.perDay_g,
     stores: [],
-    amounts: [{ who: 'adult', perDay_g: PER_DAY_g, why: 'A plant that nobody else has checked.' }],
+    amounts: [{ who: 'adult', perDay_g: OWN_CARE.perDay_g, why: 'A plant that nobody else has checked.' }],
     cautionFor: (['infant', 'child', 'pregnancy'] as const).map((who) => ({
       who,
       what: 'avoid',
@@ -200,12 +196,4 @@ export function catalogueWith(catalogue: Catalogue, own: OwnPlants): Catalogue {
   }
   merged.set(own, made)
   return made
-}
-
-/** A record in the words of the form: what each key tell is. */
-export function ownTells(own: Pick<OwnPlant, 'characters' | 'keyCharacters'>): readonly string[] {
-  return own.keyCharacters.map(
-    (character) =>
-      `${CHARACTERS[character]?.label ?? character}: ${(own.characters[character] ?? []).map(plainWords).join(' or ')}`,
-  )
 }

@@ -1,5 +1,6 @@
 import type { Taxon } from '../flora/taxon'
 import type { Part } from '../flora/vocabulary'
+import { SOIL_METALS } from './facts'
 
 /** How a part meets the ground: in it; low over it; or high above it, on a tree or shrub. */
 export type Exposure = 'underground' | 'low' | 'high'
@@ -8,7 +9,7 @@ const UNDERGROUND: readonly Part[] = ['root', 'rhizome', 'corm', 'bulb', 'tuber'
 /** Parts with a skin of their own that is whole until the knife. */
 const SEALED: readonly Part[] = [...UNDERGROUND, 'nut', 'seed']
 const KNEE_HIGH: readonly string[] = ['under-15cm', '15-60cm']
-const METALS: readonly string[] = ['lead', 'cadmium', 'arsenic']
+const METALS: readonly string[] = SOIL_METALS
 const FROM_WATER: readonly string[] = ['pathogens-from-water', 'liver-fluke']
 const STANDS_IN_WATER: readonly string[] = ['floating', 'emergent']
 const WET: readonly string[] = ['still-water', 'saltmarsh', 'riverside', 'bog']

@@ -6,9 +6,8 @@ import type { GroundVerdict } from '../ground/verdict'
 import type { PatchId } from '../log/entry'
 import type { OutingFact, PickingWish } from '../log/houseState'
 import { isBegun, type LotState } from '../lot/lotState'
-import { restsUntil } from '../take/rest'
 import { effortFor, type Effort } from './effort'
-import { orderOfStops, ownKept } from './outing'
+import { againstPicking, orderOfStops, ownKept } from './outing'
 
 /** An outing on the way: what is still to be picked where, and what is in the basket of it. */
 export interface FieldView {
@@ -48,7 +47,7 @@ export function fieldView(id: string, context: JudgeContext): FieldView | undefi
       .filter(({ weighedIn }) => weighedIn?.taxon === wish.taxon && weighedIn.part === wish.part)
       .reduce((sum, { weighedIn }) => sum + (weighedIn?.mass_g ?? 0), 0)
     const ground = groundAt(wish, { house: book.house, catalogue, now })?.verdict
-    const rest = restsUntil(book, catalogue, wish.patch, wish.taxon)
+    const patch = book.house.patches[wish.patch]
     return [
       {
         wish,
@@ -56,11 +55,7 @@ export function fieldView(id: string, context: JudgeContext): FieldView | undefi
         use,
         effort,
         ground,
-        against: [
-          ...(ground?.closed ?? []),
-          ...(rest !== undefined && rest > now ? [`The patch rests from it until ${rest.slice(0, 10)}.`] : []),
-          ...(taxon.standing === 'protected' ? ['It is protected: it is not picked.'] : []),
-        ],
+        against: patch === undefined || ground === undefined ? [] : againstPicking(taxon, patch, ground, context),
         picked_g,
         enough: effort !== undefined && picked_g >= effort.picked_g.usual,
       },

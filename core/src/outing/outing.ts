@@ -3,6 +3,8 @@ import { isHarmful } from '../identity/clear'
 import type { Taxon, Use } from '../flora/taxon'
 import type { JudgeContext } from '../gates/verdict'
 import type { Access } from '../ground/facts'
+import type { GroundVerdict } from '../ground/verdict'
+import type { PatchState } from '../log/houseState'
 import { groundAt } from '../ground/ofPatch'
 import type { PatchId } from '../log/entry'
 import type { Day } from '../season/day'
@@ -64,7 +66,6 @@ export function outingChoices(rows: readonly SeasonRow[], context: JudgeContext)
     const picking = { taxon: row.taxon.scientificName, part: row.use.part, patch: row.patch }
     const ground = groundAt(picking, { house: book.house, catalogue, now })?.verdict
     if (patch === undefined || ground === undefined) return []
-    const rest = restsUntil(book, catalogue, patch.id, row.taxon.scientificName)
     return [
       {
         taxon: row.taxon,
@@ -72,11 +73,7 @@ export function outingChoices(rows: readonly SeasonRow[], context: JudgeContext)
         patch: patch.id,
         state: row.state,
         narrow: row.narrow,
-        against: [
-          ...ground.closed,
-          ...(rest !== undefined && rest > now ? [`${patch.name} rests from it until ${rest.slice(0, 10)}.`] : []),
-          ...(row.taxon.standing === 'protected' ? ['It is protected: it is not picked.'] : []),
-        ],
+        against: againstPicking(row.taxon, patch, ground, context),
         toAsk: ground.toAsk,
         living: ground.living,
         doubles: row.taxon.lookalikes
@@ -85,6 +82,21 @@ export function outingChoices(rows: readonly SeasonRow[], context: JudgeContext)
       },
     ]
   })
+}
+
+/** Why nothing of a plant is taken at a patch now: its ground, its rest, the law on the plant. */
+export function againstPicking(
+  taxon: Taxon,
+  patch: PatchState,
+  ground: GroundVerdict,
+  { book, catalogue, now }: JudgeContext,
+): readonly string[] {
+  const rest = restsUntil(book, catalogue, patch.id, taxon.scientificName)
+  return [
+    ...ground.closed,
+    ...(rest !== undefined && rest > now ? [`${patch.name} rests from it until ${rest.slice(0, 10)}.`] : []),
+    ...(taxon.standing === 'protected' ? ['It is protected: it is not picked.'] : []),
+  ]
 }
 
 /** An outing for what is wished: how much of each, in what order, with what gear, and what the day is like. */

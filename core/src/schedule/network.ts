@@ -1,7 +1,7 @@
 import type { Model } from './problem'
 
 /** Two times that differ by less are the same: fractions of a minute add up inexactly. */
-const SAME = 1e-9
+export const SAME = 1e-9
 
 interface Arc {
   readonly other: number
@@ -85,40 +85,31 @@ export class Network {
     return this.settleEarliest([task])
   }
 
-  /** Carries later earliest starts on, until nothing moves. */
+  /** Carries later earliest starts on, until nothing moves; false where one passes its latest. */
   settleEarliest(moved: number[]): boolean {
-    const { earliest, latest } = this
-    const waiting = moved
-    const isWaiting = new Uint8Array(this.model.count)
-    for (const task of waiting) isWaiting[task] = 1
-    for (let task = waiting.pop(); task !== undefined; task = waiting.pop()) {
-      isWaiting[task] = 0
-      const start = this.#nextOpen(task, earliest[task] as number)
-      earliest[task] = start
-      if (start > (latest[task] as number) + SAME) return false
-      for (const { other, lag } of this.#out[task] as Arc[]) {
-        if (start + lag <= (earliest[other] as number) + SAME) continue
-        earliest[other] = start + lag
-        if (isWaiting[other] === 0) waiting.push(other)
-        isWaiting[other] = 1
-      }
-    }
-    return true
+    return this.#settle(moved, true)
   }
 
   settleLatest(moved: number[]): boolean {
+    return this.#settle(moved, false)
+  }
+
+  #settle(waiting: number[], later: boolean): boolean {
     const { earliest, latest } = this
-    const waiting = moved
+    const starts = later ? earliest : latest
+    const arcs = later ? this.#out : this.#into
+    const sign = later ? 1 : -1
     const isWaiting = new Uint8Array(this.model.count)
     for (const task of waiting) isWaiting[task] = 1
     for (let task = waiting.pop(); task !== undefined; task = waiting.pop()) {
       isWaiting[task] = 0
-      const start = this.#lastOpen(task, latest[task] as number)
-      latest[task] = start
-      if (start < (earliest[task] as number) - SAME) return false
-      for (const { other, lag } of this.#into[task] as Arc[]) {
-        if (start - lag >= (latest[other] as number) - SAME) continue
-        latest[other] = start - lag
+      const start = later ? this.#nextOpen(task, starts[task] as number) : this.#lastOpen(task, starts[task] as number)
+      starts[task] = start
+      if ((earliest[task] as number) > (latest[task] as number) + SAME) return false
+      for (const { other, lag } of arcs[task] as Arc[]) {
+        const moved = start + sign * lag
+        if (sign * (moved - (starts[other] as number)) <= SAME) continue
+        starts[other] = moved
         if (isWaiting[other] === 0) waiting.push(other)
         isWaiting[other] = 1
       }

@@ -1,7 +1,5 @@
-import { Network } from './network'
+import { Network, SAME } from './network'
 import type { Model } from './problem'
-
-const SAME = 1e-9
 
 export interface SearchLimits {
   /** Whether time is up. */

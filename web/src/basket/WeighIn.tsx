@@ -26,6 +26,7 @@ import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { Refusal } from '../controls/Refusal'
 
 const PICKED = [
   { value: '0', label: 'just now' },
@@ -236,11 +237,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
         error={typed ?? errorOf('mass_g')}
       />
       <Choice label="Picked" value={picked} options={PICKED} onChange={setPicked} />
-      {otherError(FIELDS) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError(FIELDS)}
-        </p>
-      )}
+      <Refusal sentence={otherError(FIELDS)} />
       <Button type="primary" htmlType="submit" size="large" block disabled={!whole}>
         Weigh in
       </Button>

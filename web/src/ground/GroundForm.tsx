@@ -6,6 +6,7 @@ import { useNote } from '../controls/useNote'
 import { emptyDraft, readGround } from './draft'
 import { GroundField } from './GroundFields'
 import '../app/ground.css'
+import { Refusal } from '../controls/Refusal'
 
 /** The facts of the ground: those asked for first, the rest folded away. What nobody knows is not passed as clean. */
 export function GroundForm({
@@ -89,11 +90,7 @@ export function GroundForm({
           {more}
         </details>
       )}
-      {sentence !== undefined && (
-        <p className="refusal" role="alert">
-          {sentence}
-        </p>
-      )}
+      <Refusal sentence={sentence} />
       <Button type="primary" size="large" onClick={() => void submit()}>
         Note the ground
       </Button>

@@ -26,6 +26,7 @@ import { GateIcon } from '../drawing/GateMark'
 import { GroundForm } from './GroundForm'
 import { factLines } from './words'
 import '../app/ground.css'
+import { Refusal } from '../controls/Refusal'
 
 /** One patch: what its ground is fit for, what was seen, taken and given back there, and what else might grow. */
 export default function PatchPlace() {
@@ -275,11 +276,7 @@ function GiveBack({ patch, plants }: { patch: string; plants: readonly PatchPlan
         options={plants.map(({ taxon: each }) => ({ value: each.scientificName, label: commonName(each) }))}
       />
       <NumberField label="How many" unit="" value={count} onChange={setCount} hint="May stay empty." />
-      {sentence !== undefined && (
-        <p className="refusal" role="alert">
-          {sentence}
-        </p>
-      )}
+      <Refusal sentence={sentence} />
       <Button size="large" onClick={() => void note()}>
         Note it
       </Button>

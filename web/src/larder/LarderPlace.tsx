@@ -18,6 +18,7 @@ import { useBook, useJudgeContext } from '../book/bookStore'
 import { FindBar, LONG_LIST, says } from '../controls/FindBar'
 import { useNote } from '../controls/useNote'
 import { PackLabel } from './PackLabel'
+import { Refusal } from '../controls/Refusal'
 
 /** Stored food, first to be used first; what is held or not yet food says so before anything else. */
 export default function LarderPlace() {
@@ -188,11 +189,7 @@ function OpenPack({ view }: { view: PackView }) {
   return (
     <>
       <Button onClick={() => void open()}>{view.notYetFood ? 'Go on with it' : 'Open'}</Button>
-      {otherError([]) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError([])}
-        </p>
-      )}
+      <Refusal sentence={otherError([])} />
     </>
   )
 }

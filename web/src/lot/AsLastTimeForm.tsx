@@ -15,6 +15,7 @@ import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { LookForm } from './LookForm'
+import { Refusal } from '../controls/Refusal'
 
 /** A plant the cook knows, from a patch the cook knows: one tell is looked at live, all else is as last time, in one go. */
 export function AsLastTimeForm({
@@ -79,11 +80,7 @@ export function AsLastTimeForm({
           said.
         </p>
       </div>
-      {otherError(['kept_g']) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError(['kept_g'])}
-        </p>
-      )}
+      <Refusal sentence={otherError(['kept_g'])} />
       <div className="acts">
         <HoldButton disabled={seen.length === 0} onHold={() => void confirm()}>
           Hold: all as last time, and I am certain

@@ -5,6 +5,7 @@ import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { Doubles } from './LookForm'
+import { Refusal } from '../controls/Refusal'
 
 /** Certainty is all or nothing: a held press, after all that still could stand was shown. */
 export function AttestForm({
@@ -56,11 +57,7 @@ export function AttestForm({
       <div className="acts">
         <HoldButton onHold={attest}>Hold: I am certain</HoldButton>
       </div>
-      {fault !== undefined && (
-        <p className="refusal" role="alert">
-          {fault}
-        </p>
-      )}
+      <Refusal sentence={fault} />
       <p className="caution">Not certain? Set it aside. A plant nobody at the table knows surely is not food.</p>
       {otherError([]) !== undefined && <p className="refusal">{otherError([])}</p>}
     </>

@@ -21,6 +21,7 @@ import { BathStrip } from './BathStrip'
 import { LeachEstimate } from './LeachEstimate'
 import { LeachForecast } from './LeachForecast'
 import { WayChoice } from './WayChoice'
+import { Refusal } from '../controls/Refusal'
 
 /** A leach: fresh water on it, the wait, pouring off. The timer is computed from when the bath began. */
 export function BathForm({
@@ -131,11 +132,7 @@ export function BathForm({
           </div>
         </>
       )}
-      {otherError(['fresh']) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError(['fresh'])}
-        </p>
-      )}
+      <Refusal sentence={otherError(['fresh'])} />
       {tannin && <LeachEstimate baths={baths} mass_g={lot.mass_g} now={context.now} />}
       {tannin && limit?.measure === 'baths' && <LeachForecast lot={lot} baths={baths} limit={limit} />}
       <p className="caution">

@@ -18,6 +18,7 @@ import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { WayChoice } from './WayChoice'
+import { Refusal } from '../controls/Refusal'
 
 /** The next load into the pot: what for, how much, and the moment it boils again. */
 export function LoadForm({
@@ -92,11 +93,7 @@ export function LoadForm({
         error={typed ?? errorOf('mass_g')}
         hint={`${formatMass(act.left_g)} still to go`}
       />
-      {otherError(['mass_g']) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError(['mass_g'])}
-        </p>
-      )}
+      <Refusal sentence={otherError(['mass_g'])} />
       <div className="acts">
         {boiling ? (
           <HoldButton onHold={begin}>Hold when it boils again</HoldButton>

@@ -14,6 +14,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { useNote } from '../controls/useNote'
 import { TellDrawing } from '../drawing/TellDrawing'
+import { Refusal } from '../controls/Refusal'
 
 /** A tell is asked with its drawn states before anybody says whose state that is. Several may be seen in one stand. */
 export function LookForm({
@@ -74,11 +75,7 @@ export function LookForm({
           I could not tell
         </Button>
       </div>
-      {otherError([]) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError([])}
-        </p>
-      )}
+      <Refusal sentence={otherError([])} />
       {!alone && <Doubles lot={lot} context={context} />}
     </div>
   )

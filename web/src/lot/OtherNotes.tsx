@@ -21,6 +21,7 @@ import { Field, NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { PackForm } from './PackForm'
+import { Refusal } from '../controls/Refusal'
 
 /** What may have to be noted at any time: a stray, something thrown away, a pack of what is not yet food, a meeting. */
 export function OtherNotes({ lot }: { lot: LotState }) {
@@ -121,11 +122,7 @@ function Revive({ lot }: { lot: LotState }) {
         <Checkbox checked={chilled} onChange={(event) => setChilled(event.target.checked)}>
           Wrapped, and into the cold
         </Checkbox>
-        {sentence !== undefined && (
-          <p className="refusal" role="alert">
-            {sentence}
-          </p>
-        )}
+        <Refusal sentence={sentence} />
         <Button size="large" onClick={note}>
           Note it
         </Button>
@@ -398,11 +395,7 @@ function Meeting({ lot }: { lot: LotState }) {
       >
         I met it, and was sure
       </Button>
-      {otherError([]) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError([])}
-        </p>
-      )}
+      <Refusal sentence={otherError([])} />
     </section>
   )
 }

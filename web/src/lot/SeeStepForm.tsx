@@ -2,6 +2,7 @@ import { lotUse, plainWords, protocolOf, type JudgeContext, type LotState, type 
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { WayChoice } from './WayChoice'
+import { Refusal } from '../controls/Refusal'
 
 /** A step whose limit is a sign: it is done when the sign was seen on all of it. */
 export function SeeStepForm({
@@ -42,11 +43,7 @@ export function SeeStepForm({
   return (
     <div className="form">
       <WayChoice lot={lot} context={context} />
-      {otherError([]) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError([])}
-        </p>
-      )}
+      <Refusal sentence={otherError([])} />
       <div className="acts">
         <HoldButton onHold={() => void done()}>Hold: {plainWords(op)} done, all of it seen</HoldButton>
       </div>

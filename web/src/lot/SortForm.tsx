@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { Refusal } from '../controls/Refusal'
 
 const FIELDS = ['kept_g', 'trimmed_g', 'trimmedTo', 'stageSeen']
 
@@ -81,17 +82,9 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
           onChange={setStage}
           options={stages.map((each) => ({ value: each, label: plainWords(each) }))}
         />
-        {errorOf('stageSeen') !== undefined && (
-          <p className="refusal" role="alert">
-            {errorOf('stageSeen')}
-          </p>
-        )}
+        <Refusal sentence={errorOf('stageSeen')} />
       </div>
-      {otherError(FIELDS) !== undefined && (
-        <p className="refusal wide" role="alert">
-          {otherError(FIELDS)}
-        </p>
-      )}
+      <Refusal sentence={otherError(FIELDS)} wide />
       <Button type="primary" size="large" onClick={submit}>
         Sorted
       </Button>

@@ -13,6 +13,7 @@ import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { StandReason } from '../take/StandReason'
+import { Refusal } from '../controls/Refusal'
 
 const FIELDS = ['stems', 'taken', 'wildlifeOn']
 
@@ -121,11 +122,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
       <div className="wide">
         <StandReason taxon={taxon} part={part} title="Why so much and no more" />
       </div>
-      {otherError(FIELDS) !== undefined && (
-        <p className="refusal wide" role="alert">
-          {otherError(FIELDS)}
-        </p>
-      )}
+      <Refusal sentence={otherError(FIELDS)} wide />
       <Button type="primary" size="large" onClick={submit}>
         Note the stand
       </Button>

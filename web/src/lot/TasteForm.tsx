@@ -5,6 +5,7 @@ import { Choice } from '../controls/Choice'
 import { Field } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
+import { Refusal } from '../controls/Refusal'
 
 const BITTER = Array.from({ length: 11 }, (_, bitter) => ({ value: String(bitter), label: String(bitter) }))
 const ALARMS: readonly { value: Alarm; label: string }[] = [
@@ -61,11 +62,7 @@ export function TasteForm({
       </Field>
       <Choice label="How bitter, 0 to 10" value={bitter} onChange={setBitter} options={BITTER} />
       {crumb && <Choice label="How much it dries the mouth, 0 to 10" value={dry} onChange={setDry} options={BITTER} />}
-      {otherError([]) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError([])}
-        </p>
-      )}
+      <Refusal sentence={otherError([])} />
       <div className="acts">
         {crumb ? (
           <Button type="primary" size="large" onClick={() => note(false, null, 'Crumb tasted')}>

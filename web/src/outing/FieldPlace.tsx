@@ -9,7 +9,6 @@ import {
   formatDay,
   formatList,
   formatMass,
-  fromMs,
   gateViews,
   grouped,
   isHarmful,
@@ -19,7 +18,6 @@ import {
   plainWords,
   removalOf,
   tellsToSee,
-  toMs,
   type FieldLine,
   type FieldView,
   type LotState,
@@ -35,6 +33,7 @@ import { useNote } from '../controls/useNote'
 import { GateIcon } from '../drawing/GateMark'
 import { rowName } from '../season/words'
 import '../app/field.css'
+import { Refusal } from '../controls/Refusal'
 
 const TELLS = 5
 const DOUBLES = 4
@@ -207,7 +206,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
         code,
         ...wish,
         mass_g: by === 'weight' ? amount.value : pieces * (pieceMass_g ?? 1),
-        pickedAt: fromMs(toMs(now)),
+        pickedAt: now,
         outing,
         ...(by === 'count' ? { counted: pieces } : {}),
       },
@@ -273,11 +272,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
           its weight is an estimate.
         </p>
       )}
-      {sentence !== undefined && (
-        <p className="refusal" role="alert">
-          {sentence}
-        </p>
-      )}
+      <Refusal sentence={sentence} />
       <Button type="primary" size="large" block onClick={() => void submit()}>
         Into the basket
       </Button>
@@ -311,11 +306,7 @@ function LeaveIt({ patch, digs }: { patch: string; digs: boolean }) {
       >
         Litter taken along
       </Button>
-      {otherError([]) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError([])}
-        </p>
-      )}
+      <Refusal sentence={otherError([])} />
     </div>
   )
 }

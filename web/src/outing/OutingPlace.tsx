@@ -35,6 +35,7 @@ import { rowName, stateWord } from '../season/words'
 import { useWeather } from '../season/useWeather'
 import '../app/field.css'
 import '../app/season.css'
+import { Refusal } from '../controls/Refusal'
 
 const DAYS_AHEAD = 10
 const MOST_PLATES = 500
@@ -129,11 +130,7 @@ export default function OutingPlace() {
           </Button>
         </div>
       </div>
-      {otherError([]) !== undefined && (
-        <p className="refusal" role="alert">
-          {otherError([])}
-        </p>
-      )}
+      <Refusal sentence={otherError([])} />
       <KeptOutings />
       <div className="outing">
         <section className="outing-choose" aria-label="What for">

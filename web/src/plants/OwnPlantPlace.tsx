@@ -3,7 +3,7 @@ import {
   HABITAT_STATES,
   LIFE_FORMS,
   OWN_KEY_TELLS,
-  ownTells,
+  OWN_CARE,
   PARTS,
   plainWords,
   STAGES,
@@ -17,6 +17,7 @@ import { useNavigate } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { Field } from '../controls/Field'
 import { PlantSelect } from '../controls/PlantSelect'
+import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
 import { TellDrawing } from '../drawing/TellDrawing'
 
@@ -123,31 +124,28 @@ export default function OwnPlantPlace() {
         />
         {asked !== undefined && <States character={asked} plant={plant} onChange={setPlant} />}
         <ul className="own-tells">
-          {ownTells({ characters: plant.characters, keyCharacters: Object.keys(plant.characters) }).map(
-            (says, index) => {
-              const character = Object.keys(plant.characters)[index] ?? ''
-              return (
-                <li key={character}>
-                  <Checkbox
-                    checked={plant.keyCharacters.includes(character)}
-                    onChange={({ target }) =>
-                      set({
-                        keyCharacters: target.checked
-                          ? [...plant.keyCharacters, character]
-                          : plant.keyCharacters.filter((each) => each !== character),
-                      })
-                    }
-                  >
-                    key tell
-                  </Checkbox>
-                  <span>{says}</span>
-                  <Button type="text" onClick={() => setAsked(character)}>
-                    Change
-                  </Button>
-                </li>
-              )
-            },
-          )}
+          {Object.entries(plant.characters).map(([character, states]) => (
+            <li key={character}>
+              <Checkbox
+                checked={plant.keyCharacters.includes(character)}
+                onChange={({ target }) =>
+                  set({
+                    keyCharacters: target.checked
+                      ? [...plant.keyCharacters, character]
+                      : plant.keyCharacters.filter((each) => each !== character),
+                  })
+                }
+              >
+                key tell
+              </Checkbox>
+              <span>
+                {CHARACTERS[character]?.label}: {states.map(plainWords).join(' or ')}
+              </span>
+              <Button type="text" onClick={() => setAsked(character)}>
+                Change
+              </Button>
+            </li>
+          ))}
         </ul>
         <Refusal sentence={errorOf('keyCharacters') ?? errorOf('characters')} />
       </section>
@@ -198,8 +196,9 @@ export default function OwnPlantPlace() {
           {line('source', 'Who says that it is food', 'A person or a book. That beasts eat it is no ground.')}
         </div>
         <p className="told">
-          It will be boiled ten minutes and its water thrown away, five grams at first and never more than fifty a day,
-          and never for children or in pregnancy.
+          It will be boiled for {OWN_CARE.boil_minutes} minutes or more and its water thrown away,{' '}
+          {OWN_CARE.firstTaste_g} g at first and never more than {OWN_CARE.perDay_g} g a day, and never for children or
+          in pregnancy.
         </p>
       </section>
       <Refusal sentence={otherError(FIELDS)} />
@@ -210,14 +209,6 @@ export default function OwnPlantPlace() {
         A record of yours opens no gate that a record of the catalogue shuts. Ask a botanist who has the plant in hand.
       </p>
     </article>
-  )
-}
-
-function Refusal({ sentence }: { sentence: string | undefined }) {
-  return sentence === undefined ? null : (
-    <p className="refusal" role="alert">
-      {sentence}
-    </p>
   )
 }
 
