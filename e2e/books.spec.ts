@@ -67,6 +67,16 @@ test('two tabs of one book stay in step', async ({ page, context }) => {
   await page.getByRole('tab', { name: 'Note something else' }).click()
   await page.getByRole('button', { name: 'I met it, and was sure' }).click()
   await expect(other.locator('.place-head p').first()).toContainText(`${before + 1} entries`)
+  // A third one has read the store and still waits for the program, while an entry is noted in the first.
+  const third = await context.newPage()
+  await third.route('**/assets/first-*.js', async (route) => {
+    await third.waitForFunction(async () => (await indexedDB.databases()).some(({ name }) => name === 'ellop-demo'))
+    await page.getByRole('button', { name: 'I met it, and was sure' }).click()
+    await expect(other.locator('.place-head p').first()).toContainText(`${before + 2} entries`)
+    await route.continue()
+  })
+  await third.goto('/notebook')
+  await expect(third.locator('.place-head p').first()).toContainText(`${before + 2} entries`)
 })
 
 test('a book stored by an earlier version is brought up to date when it is opened', async ({ page }) => {

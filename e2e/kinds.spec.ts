@@ -107,6 +107,24 @@ test('acorns stored dry as not yet food, opened, and leached to the end', async 
   await expect(page.locator('.lot-head .ribbon')).toHaveAttribute('aria-label', /Make safe open/)
 })
 
+test('the best baths of a leach are chosen from, and the water chosen goes into the form', async ({ page }) => {
+  await openDemo(page, '/lot/27-005')
+  await page.getByText('Which baths serve best').click()
+  const ways = page.getByRole('group', { name: 'The best in one way each' })
+  await expect(ways.getByRole('button')).toHaveCount(2, { timeout: 40_000 })
+  const told = page.locator('.leach-planner .forecast-says')
+  await ways.getByRole('button', { name: /^Least water/ }).click()
+  const least = await told.textContent()
+  await ways.getByRole('button', { name: /^Quickest/ }).click()
+  await expect(told).not.toHaveText(least ?? '')
+  // The limit of the record holds whatever is chosen: six baths at least, each of eight hours.
+  await expect(told).toContainText(/^([6-9]|1\d|20) baths of [\d.]+ L, (8|9|1\d|2[0-4]) h/)
+  const [, litres = ''] = /of ([\d.]+) L/.exec((await told.textContent()) ?? '') ?? []
+  await page.getByRole('button', { name: 'Take this much water' }).click()
+  const water = Number(await page.getByLabel('Fresh water').inputValue())
+  expect(Math.abs(water / 1000 - Number(litres))).toBeLessThan(0.1)
+})
+
 test('six touches from weighing in to ready for the pot where plant and patch are known; and not where a double kills', async ({
   page,
 }) => {

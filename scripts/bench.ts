@@ -27,6 +27,8 @@ import {
 } from '@ellop/core'
 import { DEMO_OPENS_AT } from '@ellop/demo'
 import { benchBrowser } from './benchBrowser'
+import { benchCalibration } from './benchCalibration'
+import { benchOptimise } from './benchOptimise'
 import { benchTells } from './benchTells'
 import { demo, manyYears, renamed } from './largeBook'
 
@@ -169,6 +171,8 @@ for (const [name, time, target] of rows)
   )
 firstView()
 benchTells()
+benchCalibration()
+benchOptimise()
 await benchBrowser(large, reference)
 
 /** Compressed script that the first view loads: the page's own script and what it imports at once. */

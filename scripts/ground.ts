@@ -50,6 +50,7 @@ const CASES: readonly (readonly [string, GroundNote])[] = [
   ['many dogs', { dogs: 'many' }],
   ['grazed', { grazed: true }],
   ['looks sick', { looksHealthy: false }],
+  ['stands very lush', { vigour: 'lush' }],
   ['stands in still water', { water: 'still' }],
   ['stands in foul water', { water: 'foul' }],
   ...UPSTREAM.map((what): readonly [string, GroundNote] => [

@@ -56,6 +56,9 @@ await shoot('patch', '/patch/north-wood')
 const pick = async (page: Page) => {
   for (const name of ['Nettle leafy top, young · Beck wall', 'Ramsons leaf, flowering · North wood'])
     await page.locator('.outing-list li', { hasText: name }).getByRole('checkbox').check()
+  // A tick grows into its box.
+  await page.clock.fastForward(500)
+  await page.waitForTimeout(500)
   await page.evaluate(() => window.scrollTo(0, 0))
 }
 await shoot('outing', '/outing', DESK, pick)

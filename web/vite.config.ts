@@ -24,6 +24,14 @@ function catalogueAsData(): Plugin {
   return {
     name: 'catalogue-as-data',
     apply: 'build',
+    // Asked for with the first scripts: else the page would learn of it only when all of them have come.
+    transformIndexHtml: () => [
+      {
+        tag: 'link',
+        attrs: { rel: 'preload', as: 'fetch', crossorigin: 'anonymous', href: `/${fileName}` },
+        injectTo: 'head',
+      },
+    ],
     load(id) {
       if (id !== join(FLORA, 'records.ts')) return null
       this.emitFile({ type: 'asset', fileName, source })
@@ -61,5 +69,21 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es', plugins: () => [catalogueAsData()] },
-  build: { target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 1600 },
+  build: {
+    target: 'es2022',
+    sourcemap: false,
+    chunkSizeWarningLimit: 1600,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          // What every place needs, in one file: thirty would each be asked for, compiled and linked by themselves.
+          groups: [
+            // It reads the stored book while the program is fetched and compiled: the page has a script tag for each of the two.
+            { name: 'early', test: /\/book\/early\.ts$/, priority: 1 },
+            { name: 'first', tags: ['$initial'] },
+          ],
+        },
+      },
+    },
+  },
 })

@@ -9,8 +9,8 @@ import { station } from './station'
 const A_YEAR_s = 31_536_000
 const NONCE_BYTES = 18
 
-/** What keeps the application in the browser may fetch the application, and nothing else. */
-const KEEPER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'"
+/** What runs without a page (the one that keeps the application in the browser, the one that computes) may fetch the application, and nothing else. */
+const WORKER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'"
 
 /** What pages may load: only what this server ships. Styles made at run time carry the page's own nonce. */
 function contentPolicy(nonce: string): string {
@@ -47,7 +47,7 @@ export function makeApp(dist: string): Hono {
     context.header('Cross-Origin-Opener-Policy', 'same-origin')
     context.header('Permissions-Policy', 'camera=(), microphone=(), geolocation=()')
     if (context.res.headers.get('Content-Security-Policy') === null)
-      context.header('Content-Security-Policy', context.req.path === '/sw.js' ? KEEPER_POLICY : "default-src 'none'")
+      context.header('Content-Security-Policy', isWorker(context.req.path) ? WORKER_POLICY : "default-src 'none'")
     if (context.req.path.startsWith('/assets/') && context.res.status === 200)
       context.header('Cache-Control', `public, max-age=${A_YEAR_s}, immutable`)
     else if (context.res.headers.get('Cache-Control') === null) context.header('Cache-Control', 'no-cache')
@@ -62,6 +62,10 @@ export function makeApp(dist: string): Hono {
       : sendPage(context, page()),
   )
   return app
+}
+
+function isWorker(path: string): boolean {
+  return path === '/sw.js' || /^\/assets\/[^/]+\.worker-[^/]+\.js$/.test(path)
 }
 
 function sendPage(context: Context, page: string): Response | Promise<Response> {

@@ -2,7 +2,7 @@ import Joi from 'joi'
 import { STORES } from '../flora/taxon'
 import { LIFE_FORMS } from '../flora/own'
 import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'
-import { ACCESS, PAST_USES, SOIL_METALS, UPSTREAM, WATERS } from '../ground/facts'
+import { ACCESS, PAST_USES, SOIL_METALS, UPSTREAM, VIGOURS, WATERS } from '../ground/facts'
 import { GROUND_SCHOOLS } from '../ground/schools'
 import type { Entry, EntryType } from '../log/entries'
 import { GIFTS } from '../log/houseState'
@@ -81,6 +81,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       dogs: Joi.string().valid('none', 'some', 'many'),
       grazed: Joi.boolean(),
       looksHealthy: Joi.boolean(),
+      vigour: Joi.string().valid(...VIGOURS),
       water: Joi.string().valid(...WATERS),
       upstream: Joi.alternatives(
         Joi.string().valid('unknown'),
@@ -172,6 +173,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     mass_g: mass_g(),
     pickedAt: instant(),
     counted: Joi.number().integer().min(1).max(1_000_000).optional(),
+    took_min: Joi.number().min(1).max(1440).optional(),
     outing: id().optional(),
   },
   'tell-seen': {
@@ -199,6 +201,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     wildlifeLooked: Joi.boolean(),
     wildlifeOn: count(),
     othersPick: Joi.boolean(),
+    cutByOthers: count().optional(),
     clone: Joi.boolean().optional(),
     school: nullable(text()),
   },

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { SEVERITIES, STORES, type Taxon } from '../flora/taxon'
-import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'
+import { CHARACTERS, HABITAT_STATES, REGIONS } from '../flora/vocabulary'
 import { check, type Checked } from './check'
 import { goal, part, sensitivity, stage, strictObject, text } from './shapes'
 
@@ -187,7 +187,7 @@ const taxon = Joi.object({
   companions: list(text()).required(),
   accumulates: list(text()).required(),
   wildlifeHost: text(),
-  range: text(),
+  growsIn: list(Joi.valid(...REGIONS)).min(1),
   characters: characters.required(),
   visible: Joi.object()
     .pattern(Joi.valid(...Object.keys(CHARACTERS)), list(season()).min(1))

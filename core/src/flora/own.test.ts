@@ -6,41 +6,8 @@ import { CATALOGUE } from './records'
 import { household, Pen } from '../test/pen'
 import { findTaxon } from './catalogue'
 import { catalogueWith, ownTaxon, refuseOwnPlant, type OwnPlant } from './own'
+import { CREEPER, creeper } from '../test/plants'
 
-/** A made-up creeper that nothing on record looks like. */
-const CREEPER: OwnPlant = {
-  scientificName: 'Hirtulia repens',
-  commonName: 'hedge pennies',
-  family: 'Hirtuliaceae',
-  lifeForm: 'perennial-herb',
-  habitat: ['hedge'],
-  characters: {
-    habit: ['mat'],
-    leafArrangement: ['whorled'],
-    leafShape: ['kidney'],
-    leafMargin: ['crenate'],
-    leafSurface: ['mealy'],
-    stemSection: ['three-angled'],
-    sap: ['slimy'],
-    crushedScent: ['cucumber'],
-    flowerColour: ['orange'],
-    inflorescence: ['axillary-cluster'],
-    fruit: ['burr'],
-    underground: ['fibrous'],
-    leafJoint: ['swollen'],
-  },
-  keyCharacters: ['leafArrangement', 'leafShape', 'leafSurface', 'stemSection', 'crushedScent', 'sap'],
-  lookalikes: [{ scientificName: 'Glechoma hederacea', why: 'It creeps too.' }],
-  part: 'leaf',
-  stage: 'young',
-  source: 'a neighbour',
-}
-const known = CATALOGUE.taxa.find(({ severity }) => severity === 'harmless')?.scientificName ?? ''
-const creeper = (over: Partial<OwnPlant> = {}): OwnPlant => ({
-  ...CREEPER,
-  lookalikes: [{ scientificName: known, why: 'It creeps too.' }],
-  ...over,
-})
 const refused = (over: Partial<OwnPlant>) => refuseOwnPlant(creeper(over), CATALOGUE)
 
 describe('a plant of one’s own', () => {

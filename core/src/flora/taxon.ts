@@ -1,5 +1,5 @@
 import type { Range } from '../quantity/range'
-import type { Part, Sensitivity, Stage } from './vocabulary'
+import type { Part, Region, Sensitivity, Stage } from './vocabulary'
 
 /** How bad it is to eat one plant for another. */
 export type Severity = 'deadly' | 'toxic' | 'irritant' | 'unpleasant' | 'harmless'
@@ -27,7 +27,8 @@ export interface Taxon {
   readonly companions: readonly string[]
   readonly accumulates: readonly string[]
   readonly wildlifeHost?: string
-  readonly range?: string
+  /** Parts of the world in which it grows wild, native or not; absent where nobody said. */
+  readonly growsIn?: readonly Region[]
   readonly characters: Readonly<Record<string, readonly string[]>>
   readonly visible: Readonly<Record<string, readonly Season[]>>
   readonly keyCharacters: readonly string[]

@@ -91,3 +91,7 @@ export const HABITAT_STATES: readonly string[] = HABITATS
 export function plainWords(id: string): string {
   return id.replaceAll('-', ' ')
 }
+
+/** Parts of the world, as coarse as records can say where a plant grows wild. */
+export const REGIONS = ['europe', 'asia', 'north-america', 'south-america', 'africa', 'australasia'] as const
+export type Region = (typeof REGIONS)[number]

@@ -1,6 +1,6 @@
 import { findTaxon } from '../flora/catalogue'
 import { strandsOf, type LotState } from '../lot/lotState'
-import { pickingOf } from '../take/rest'
+import { pickingOfLot } from '../take/rest'
 import { ajarFor, closedBy, openWith, worstOf, type Finding, type JudgeContext } from './verdict'
 
 /**
@@ -11,12 +11,12 @@ export function takeGate(lot: LotState, context: JudgeContext): Finding {
   return worstOf(strandsOf(lot).map((strand) => pickingTake(strand.lot, context)))
 }
 
-function pickingTake(lot: LotState, { catalogue }: JudgeContext): Finding {
+function pickingTake(lot: LotState, { catalogue, book }: JudgeContext): Finding {
   const { weighedIn } = lot
   const taxon = weighedIn === null ? undefined : findTaxon(catalogue, weighedIn.taxon)
   if (weighedIn === null || taxon === undefined) return closedBy('This plant is not in the catalogue.')
   if (taxon.standing === 'protected') return closedBy('It is protected: it is not picked.')
   if (lot.stand === null) return ajarFor('Say how much stood there and how much you cut.')
   if (taxon.wildlifeHost !== undefined && !lot.stand.wildlifeLooked) return ajarFor('Look for who lives on it.')
-  return openWith(pickingOf(taxon, weighedIn.part, lot.stand).text)
+  return openWith(pickingOfLot(lot, taxon, { lots: book.lots, catalogue })?.text ?? '')
 }

@@ -11,6 +11,8 @@ export const PAST_USES = [
 ] as const // prettier-ignore
 export type PastUse = (typeof PAST_USES)[number]
 
+export const VIGOURS = ['poor', 'usual', 'lush'] as const
+
 /** What the plants stand in; `foul`: it smells, foams, is slimy or has a film on it. */
 export const WATERS = ['none', 'flowing', 'still', 'foul'] as const
 /** What lies up the water or up the slope. */
@@ -54,6 +56,8 @@ export interface GroundNote {
   readonly dogs?: 'none' | 'some' | 'many'
   readonly grazed?: boolean
   readonly looksHealthy?: boolean
+  /** How it grows: very lush tells of feeding, wanted or not. */
+  readonly vigour?: (typeof VIGOURS)[number]
   readonly water?: (typeof WATERS)[number]
   /** `unknown`, or what there is; an empty list: somebody went and looked. */
   readonly upstream?: readonly Upstream[] | 'unknown'
@@ -72,5 +76,5 @@ export type GroundFacts = { readonly [Fact in keyof GroundNote]?: Dated<NonNulla
 
 export const GROUND_FACTS: readonly (keyof GroundNote)[] = [
   'permission', 'law', 'sprayed', 'busyRoad', 'railway', 'works', 'field', 'pastUse', 'manured', 'dogs', 'grazed',
-  'looksHealthy', 'water', 'upstream', 'flood', 'soil', 'access', 'habitat', 'companions',
+  'looksHealthy', 'vigour', 'water', 'upstream', 'flood', 'soil', 'access', 'habitat', 'companions',
 ] // prettier-ignore

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { writeBook, readBook } from '../exchange/bookFile'
+import { writeBook } from '../exchange/bookFile'
+import { readBook } from '../exchange/readBookFile'
 import { writeEntriesCsv } from '../exchange/csv'
 import { CATALOGUE } from '../flora/records'
 import type { Part } from '../flora/vocabulary'
@@ -16,6 +17,7 @@ import {
   PAST_USES,
   SOIL_METALS,
   UPSTREAM,
+  VIGOURS,
   WATERS,
   type GroundFacts,
   type GroundNote,
@@ -64,6 +66,7 @@ const anyGround: fc.Arbitrary<GroundNote> = fc.record(
     dogs: fc.constantFrom('none', 'some', 'many'),
     grazed: fc.boolean(),
     looksHealthy: fc.boolean(),
+    vigour: fc.constantFrom(...VIGOURS),
     water: fc.constantFrom(...WATERS),
     upstream: fc.oneof(fc.constant('unknown' as const), fc.uniqueArray(fc.constantFrom(...UPSTREAM))),
     flood: fc.record({ last: fc.option(day) }),
@@ -170,6 +173,20 @@ describe('the ground', () => {
     expect(verdict({ taxon: 'Allium ursinum', part: 'leaf' }, { upstream: ['drains'], water: 'foul' }).state).toBe(
       'open',
     )
+  })
+  it('reads a very lush stand as fed ground, and asks by what where nobody is said to have fed it', () => {
+    const lush = (taxon: string, part: Part, manured: 'no' | 'yes' | 'unknown', vigour: 'usual' | 'lush') =>
+      verdict({ taxon, part }, { manured, vigour })
+    for (const manured of ['no', 'yes', 'unknown'] as const) {
+      const usual = lush('Urtica dioica', 'leafy-top', manured, 'usual')
+      const fed = lush('Urtica dioica', 'leafy-top', manured, 'lush')
+      expect(usual.state).toBe('open')
+      expect(fed.state).toBe(manured === 'no' ? 'ajar' : 'open')
+      expect(fed.remarks.join(' ')).toMatch(/the ground is fed/)
+      expect(fed.remarks.join(' ')).toMatch(/nitrate|treated as if it were/)
+    }
+    // What hoards no nitrate is only told.
+    expect(lush('Sambucus nigra', 'fruit', 'no', 'lush')).toMatchObject({ state: 'open', toAsk: [] })
   })
   it('handles digging apart from picking', () => {
     const law = { law: { picking: 'allowed', digging: 'forbidden' } } as const

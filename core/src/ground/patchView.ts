@@ -6,7 +6,7 @@ import type { LotId, PatchId } from '../log/entry'
 import type { Gift, PatchState } from '../log/houseState'
 import type { StandFact } from '../lot/lotState'
 import type { Instant } from '../quantity/instant'
-import { pickingOf, restsUntil, type Picking } from '../take/rest'
+import { pickingOfLot, restsUntil, type Picking } from '../take/rest'
 import { groundAt } from './ofPatch'
 import type { GroundVerdict } from './verdict'
 
@@ -80,10 +80,10 @@ export function patchView(id: PatchId, context: JudgeContext): PatchView | undef
     for (const lot of lots.values()) {
       // A part split off was picked once, as the whole.
       if (lot.weighedIn?.patch !== where || lot.from.length > 0) continue
-      const { taxon: name, part, pickedAt, mass_g } = lot.weighedIn
+      const { taxon: name, pickedAt, mass_g } = lot.weighedIn
       const taxon = note(name, pickedAt)
       if (taxon === undefined) continue
-      const held = lot.stand === null ? undefined : pickingOf(taxon, part, lot.stand)
+      const held = pickingOfLot(lot, taxon, { lots, catalogue })
       const take = { lot: lot.id, code: lot.code, at: pickedAt, mass_g, stand: lot.stand, held }
       takes.set(taxon, [...(takes.get(taxon) ?? []), take])
     }

@@ -289,9 +289,16 @@ function askHealth(_: Inquiry, found: Findings): void {
     )
 }
 
-function askFeeding({ taxon }: Inquiry, found: Findings): void {
+function askFeeding({ taxon, facts }: Inquiry, found: Findings): void {
+  const lush = facts.vigour?.value === 'lush'
+  if (lush)
+    found.remarks.push('It stands very lush: the ground is fed. Look up the slope for a heap, a stable or a drain.')
   if (!taxon.accumulates.includes('nitrate')) return
   const manured = found.ask('manured', 'whether it is dunged or fertilised')
+  if (lush && manured === 'no') {
+    found.askMore('manured', 'what feeds it: it stands very lush, and by your notes nobody dunged it')
+    found.remarks.push('What grows this lush holds more nitrate: blanch it and throw the water away.')
+  }
   if (manured === 'yes') found.remarks.push('Fed ground: more nitrate. Blanch it and throw the water away.')
   if (manured === 'unknown') found.remarks.push('Nobody knows whether it is fed: treated as if it were.')
 }

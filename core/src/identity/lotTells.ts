@@ -82,19 +82,27 @@ const NEVER: Meetings = []
 
 type Meetings = HouseState['meetings'][string]
 
-/** The first meeting of each day. A list of meetings never changes, and every gate asks for its days. */
-const DAYS = new WeakMap<Meetings, { readonly timeZone: string; readonly days: ReadonlyMap<string, Instant> }>()
+interface DaysMet {
+  readonly timeZone: string
+  /** The first meeting of each day. */
+  readonly days: ReadonlyMap<string, Instant>
+  readonly last: Instant
+}
 
-function daysOf(meetings: Meetings, timeZone: string): ReadonlyMap<string, Instant> {
+/** A list of meetings never changes, and every gate asks for its days. */
+const DAYS = new WeakMap<Meetings, DaysMet>()
+
+function daysOf(meetings: Meetings, timeZone: string): DaysMet {
   const known = DAYS.get(meetings)
-  if (known?.timeZone === timeZone) return known.days
+  if (known?.timeZone === timeZone) return known
   const days = new Map<string, Instant>()
   for (const meeting of meetings) {
     const day = dayOfMeeting(meeting, timeZone)
     if (!days.has(day)) days.set(day, meeting.at)
   }
-  DAYS.set(meetings, { timeZone, days })
-  return days
+  const met = { timeZone, days, last: meetings.at(-1)?.at ?? '' }
+  DAYS.set(meetings, met)
+  return met
 }
 
 /** Making a calendar day is dear, and a meeting stays the same in the lists it is in. */
@@ -111,8 +119,11 @@ function dayOfMeeting(meeting: { readonly at: Instant }, timeZone: string): stri
 /** Distinct days on which the cook met the plant, up to now. */
 export function meetingDays(taxon: Taxon, { book, now }: Pick<Moment, 'book' | 'now'>): number {
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
-  const met = new Set<string>()
-  for (const name of [taxon.scientificName, ...taxon.synonyms])
-    for (const [day, at] of daysOf(book.house.meetings[name] ?? NEVER, timeZone)) if (at <= now) met.add(day)
-  return met.size
+  const lists = [taxon.scientificName, ...taxon.synonyms]
+    .map((name) => daysOf(book.house.meetings[name] ?? NEVER, timeZone))
+    .filter(({ days }) => days.size > 0)
+  const [only] = lists
+  // Noted under one name, and nothing of it still to come: its days are counted already.
+  if (only !== undefined && lists.length === 1 && only.last <= now) return only.days.size
+  return new Set(lists.flatMap(({ days }) => [...days].filter(([, at]) => at <= now).map(([day]) => day))).size
 }

@@ -1,7 +1,10 @@
 import { minutesBetween, type Instant } from '../quantity/instant'
 import type { BathFact, TasteFact } from '../lot/lotState'
 import type { TasteForecastInput } from '../taste/forecast'
+
+import type { KitchenFact } from '../log/houseState'
 import type { LeachInput } from './leach'
+import { warmestBath_C, type LeachChoice } from './optimise'
 
 /**
  * Tannin (0.5 to 3 kDa, binding) in tissue whose cells are broken by grinding or heat, 25 °C: median and geometric standard
@@ -66,6 +69,55 @@ export function tanninForecast(
     target: limit.tasteAtMost,
     maxBaths: Math.max(done.length, limit.least) + BATHS_AHEAD,
   }
+}
+
+/** More baths than anybody changes, and how much longer than it must a bath may lie. */
+const BATHS_AT_MOST = 20
+const LONGER_AT_MOST = 3
+const FILLED = 0.8
+const CHANGE_min = 8
+
+/**
+ * What may be chosen for the whole leach of a lot of meal, and what it is to come to: the taste of the limit, for a lot as strong as
+ * the book's middle one. No bath is shorter, none warmer and their number not smaller than the limit says; a leach in the boil stays
+ * there. Undefined where no pot holds the meal and the least water of the step; the ratio is the record's.
+ */
+export function tanninChoice(
+  mass_g: number,
+  limit: { readonly least: number; readonly minutes: number; readonly tasteAtMost: number; readonly atMost_C?: number },
+  step: { readonly temp_C?: number; readonly waterRatio: { readonly least: number } },
+  kitchen: KitchenFact,
+): LeachChoice | undefined {
+  const pot_mL = Math.max(...kitchen.pots_mL) * FILLED - mass_g
+  const least_mL = step.waterRatio.least * mass_g
+  if (mass_g <= 0 || pot_mL < least_mL) return undefined
+  const warmest = warmestBath_C(kitchen.elevation_m)
+  const hot = limit.atMost_C === undefined && (step.temp_C ?? 0) >= HOT_FROM_C
+  const coldest = Math.min(kitchen.waterTemp_C, limit.atMost_C ?? kitchen.waterTemp_C)
+  return {
+    shape: 'sphere',
+    heldLiquid_mL: mass_g * HELD_mL_PER_g * TANNIN_PARTITION.usual,
+    solute: { diffusivity25_m2_s: TANNIN_D25_m2_s.median, activation_kJ_mol: TANNIN_ACTIVATION_kJ_mol },
+    target: enoughStrength(limit.tasteAtMost) / TANNIN_STRENGTH.median,
+    baths: { least: limit.least, most: Math.max(limit.least, BATHS_AT_MOST) },
+    water_mL: { least: least_mL, most: pot_mL },
+    minutes: { least: limit.minutes, most: LONGER_AT_MOST * limit.minutes },
+    temp_C: hot ? { least: warmest, most: warmest } : { least: coldest, most: coldest },
+    size_mm: { least: MEAL_mm, most: MEAL_mm },
+    tap_C: kitchen.waterTemp_C,
+    burnerEfficiency: kitchen.burner.efficiency,
+    change_min: CHANGE_min,
+  }
+}
+
+/** A step at such a warmth is one in the boil. */
+const HOT_FROM_C = 90
+
+const HIGHEST_SCORE = 10
+
+/** The strength that is tasted as so much, the mean score 10x/(1+x) solved for x. */
+function enoughStrength(score: number): number {
+  return score / (HIGHEST_SCORE - score)
 }
 
 /** The same baths with tannin moving slowly, as usual, and quickly: about two in three lots lie between the ends. */

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { amendPreview } from '../lot/held'
 import { illnessReport } from '../meal/illness'
-import { cook, household, Pen } from '../test/pen'
+import { bringIn, cook, household, load, Pen } from '../test/pen'
+import { asDated, isAmendment } from './amendments'
 import type { Entry } from './entries'
 import type { Redated } from './entries/redated'
 import { addEntries, foldLog, inOrder } from './fold'
@@ -118,6 +119,100 @@ describe('a re-dated entry', () => {
     pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 100, why: 'x' })
     const stray = pen.write({ type: 'stray-reported', lot: 'B', what: 'a leaf', brokenUp: false })
     expect(says(redate(pen, stray, at))).toBe('to: That is before this lot came to be.')
+  })
+  it('may go to the very moment of the picking, of the birth of its lot, or of a minute ahead of this clock; not past them', () => {
+    const pen = served()
+    const { pickedAt } = pen.lot().weighedIn ?? { pickedAt: '' }
+    const soon = (seconds: number) => new Date(Date.parse(pen.now) + seconds * 1000).toISOString()
+    const met = find(pen, 'plant-met')
+    expect(says(redate(pen.copy(), met, soon(60)))).toBe('taken')
+    expect(says(redate(pen.copy(), met, soon(61)))).toMatch(/^to: That moment is still to come/)
+    const attested = find(pen, 'certain-attested')
+    expect(says(redate(pen.copy(), attested, pickedAt))).toBe('taken')
+    const split = pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 100, why: 'x' })
+    const stray = pen.write({ type: 'stray-reported', lot: 'B', what: 'a leaf', brokenUp: false })
+    expect(says(redate(pen.copy(), stray, split.at))).toBe('taken')
+    // Of what passes mass on only the masses are asked.
+    expect(says(redate(pen, split, '2027-05-16T07:00:00.000Z'))).toBe(
+      'to: Then the masses of lot B would not add up: something was done to it in between.',
+    )
+  })
+  it('of a load keeps its own beginning and end apart from those of other loads', () => {
+    const pen = bringIn(household(new Pen()))
+    load(pen, 400)
+    load(pen, 500)
+    const [begun1, begun2] = inOrder(pen.log).filter(({ type }) => type === 'step-begun')
+    const [done1, done2] = inOrder(pen.log).filter(({ type }) => type === 'step-done')
+    if (begun1 === undefined || begun2 === undefined || done1 === undefined || done2 === undefined)
+      throw new RangeError('expected two loads')
+    const NO = 'to: It cannot end before it began.'
+    expect(says(redate(pen.copy(), begun1, done1.at))).toBe('taken')
+    expect(says(redate(pen.copy(), begun1, begun2.at))).toBe(NO)
+    expect(says(redate(pen.copy(), begun2, begun1.at))).toBe('taken')
+    expect(says(redate(pen.copy(), done2, begun2.at))).toBe('taken')
+    expect(says(redate(pen.copy(), done2, done1.at))).toBe(NO)
+    expect(says(redate(pen.copy(), done1, done2.at))).toBe('taken')
+    // The end of a load counts as it is dated now, and not at all once it is struck out.
+    expect(says(redate(pen, done1, begun2.at))).toBe('taken')
+    expect(says(redate(pen.copy(), begun1, begun2.at))).toBe('taken')
+    pen.write({ type: 'struck', entry: done1.id, why: 'x' })
+    expect(says(redate(pen, begun1, done2.at))).toBe('taken')
+  })
+  it('is amended by the correction written last, whatever came first; of two written at once by the one of the later name', () => {
+    const pen = served()
+    const dish = find(pen, 'served')
+    const to = (minutes: number) => new Date(Date.parse(dish.at) + minutes * 60_000).toISOString()
+    const say = (id: string, noted: string, minutes: number): Entry =>
+      ({ ...pen.stamp({ type: 'redated', entry: dish.id, to: to(minutes), why: 'x' }), id, noted }) as Entry
+    const [first, second] = ['2027-05-17T08:00:00.000Z', '2027-05-17T09:00:00.000Z'] as const
+    const cases: readonly (readonly [Entry, Entry, number])[] = [
+      [say('r1', first, 1), say('r2', second, 2), 2],
+      [say('r2', first, 1), say('r1', second, 2), 2],
+      [say('r1', first, 1), say('r2', first, 2), 2],
+      [say('r2', first, 1), say('r1', first, 2), 1],
+    ]
+    for (const [one, other, minutes] of cases)
+      for (const order of [
+        [one, other],
+        [other, one],
+      ]) {
+        const log = order.reduce((grown, entry) => addEntries(grown, [entry]), pen.log)
+        expect(log.amendments.moments.get(dish.id)).toBe(to(minutes))
+      }
+  })
+  it('stays in its place when it is struck out, and no correction of a correction counts', () => {
+    const pen = served()
+    const dish = find(pen, 'served')
+    const earlier = find(pen, 'sorted').at
+    const moved = pen.force({ type: 'redated', entry: dish.id, to: earlier, why: 'x' })
+    const struck = pen.force({ type: 'struck', entry: dish.id, why: 'x' })
+    expect(pen.log.order.find(({ id }) => id === dish.id)?.at).toBe(earlier)
+    const again = pen.force({ type: 'redated', entry: struck.id, to: earlier, why: 'x' })
+    pen.force({ type: 'redated', entry: moved.id, to: earlier, why: 'x' })
+    for (const entry of [struck, moved, again]) {
+      expect(isAmendment(entry)).toBe(true)
+      expect(asDated(entry, pen.log.amendments)).toBe(entry)
+    }
+    expect(isAmendment(dish)).toBe(false)
+    const same = { moments: new Map([[dish.id, dish.at]]) }
+    expect(asDated(dish, same)).toBe(dish)
+    expect(asDated(dish, { moments: new Map([[dish.id, earlier]]) })).toEqual({ ...dish, at: earlier })
+  })
+  it('leaves the amendments as they are where nothing amends', () => {
+    const pen = served()
+    const more = (log: typeof pen.log) => {
+      const met = pen.stamp({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' })
+      return addEntries(log, [met]).amendments
+    }
+    expect(more(pen.log)).toBe(pen.log.amendments)
+    pen.write({ type: 'struck', entry: find(pen, 'served').id, why: 'x' })
+    expect(more(pen.log)).toBe(pen.log.amendments)
+    // A strike-out that came before what it strikes.
+    const late = pen.stamp({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' })
+    const early = pen.stamp({ type: 'struck', entry: late.id, why: 'x' })
+    const log = addEntries(addEntries(pen.log, [early]), [late])
+    expect(log.amendments.struck.has(late.id)).toBe(true)
+    expect(log.amendments).toEqual(addEntries(pen.log, [early, late]).amendments)
   })
   it('a warning from a clock that was behind outlives the coming to be of its lot', () => {
     const pen = served()

@@ -24,17 +24,18 @@ export const NO_AMENDMENTS: Amendments = {
 
 /** The amendments with fresh entries in the index; the same object where they amend nothing. */
 export function amend(before: Amendments, fresh: readonly Entry[], entries: EntryIndex): Amendments {
+  const strikeOuts = fresh.filter((entry) => entry.type === 'struck')
   const strikers = addTo(
     before.strikers,
-    fresh.flatMap((entry) => (entry.type === 'struck' ? [[entry.entry, entry.id] as const] : [])),
+    strikeOuts.map(({ entry, id }) => [entry, id] as const),
     (ids) => ids.sort(),
   )
   const redatings = addTo(
     before.redatings,
-    fresh.flatMap((entry) => (entry.type === 'redated' ? [[entry.entry, entry] as const] : [])),
+    fresh.filter((entry) => entry.type === 'redated').map((entry) => [entry.entry, entry] as const),
     (all) => all.sort(byWriting),
   )
-  const struckAnew = strikers !== before.strikers || fresh.some(({ id }) => strikers.has(id))
+  const struckAnew = strikers.size > 0 && (strikeOuts.length > 0 || fresh.some(({ id }) => strikers.has(id)))
   if (!struckAnew && redatings === before.redatings) return before
   const struck = struckAnew ? struckIds(entries, strikers) : before.struck
   return { strikers, redatings, struck, moments: momentsOf(redatings, struck) }
@@ -85,7 +86,6 @@ function struckIds(entries: EntryIndex, strikers: Amendments['strikers']): Reado
   const isStruck = (id: EntryId, path: ReadonlySet<EntryId>): boolean => {
     const settled = known.get(id)
     if (settled !== undefined) return settled
-    if (path.has(id)) return false
     const inside = new Set([...path, id])
     const result = (strikers.get(id) ?? []).some((striker) => !inside.has(striker) && !isStruck(striker, inside))
     known.set(id, result)

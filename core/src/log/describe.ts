@@ -76,6 +76,7 @@ const FACT_WORDS: Readonly<Record<string, string>> = {
   manured: 'dung and fertiliser',
   dogs: 'dogs',
   looksHealthy: 'health of the stand',
+  vigour: 'how it grows',
   law: 'what the law says',
   railway: 'distance to a railway',
   works: 'distance to works',

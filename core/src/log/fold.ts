@@ -36,9 +36,9 @@ export interface BookLog {
   readonly state: BookState
 }
 
-/** `house`, or the least id of the family's lots. */
+/** The least id of the family's lots; of the household the empty text, which no lot has for a name. */
 type ShardId = string
-const HOUSE = 'house'
+const HOUSE: ShardId = ''
 
 export const EMPTY_LOG: BookLog = {
   entries: EntryIndex.EMPTY,
@@ -68,13 +68,15 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   const shards = new Map(log.shards)
   mergeShards(shards, joined, log.state.families, families)
   const gone = amended.moved.map(({ was }) => was)
-  const come = [...fresh.map((entry) => asDated(entry, amendments)), ...amended.moved.map(({ is }) => is)]
+  const dated = amendments.moments.size === 0 ? fresh : fresh.map((entry) => asDated(entry, amendments))
+  const come = amended.moved.length === 0 ? dated : [...dated, ...amended.moved.map(({ is }) => is)]
   const grown = byShard(come, families)
   for (const [shard, left] of byShard(gone, families)) shards.set(shard, without(at(shards, shard), left))
   for (const [shard, more] of grown) shards.set(shard, withMore(at(shards, shard), more))
   const touched = new Set([...grown.keys(), ...amended.turned.map((entry) => shardOf(entry, families))])
   const lots = new Map(log.state.lots)
-  for (const shard of touched) if (shard !== HOUSE) foldFamily(lots, at(shards, shard), struck)
+  for (const shard of touched)
+    if (shard !== HOUSE) foldFamily(lots, families.get(shard) ?? [shard], at(shards, shard), struck)
   const household = touched.has(HOUSE)
     ? foldHouse(log, at(shards, HOUSE), struck, [...at(grown, HOUSE), ...amended.turned, ...gone])
     : { house: log.state.house, checkpoints: log.checkpoints }
@@ -168,12 +170,13 @@ function withMore(ordered: readonly Entry[], more: readonly Entry[]): readonly E
 }
 
 function shardOf(entry: Entry, families: BookState['families']): ShardId {
+  if (isLotEntry(entry)) return lotShard(entry.lot, families)
   const [lot] = lotsTouched(entry)
   return lot === undefined ? HOUSE : lotShard(lot, families)
 }
 
 function lotShard(lot: LotId, families: BookState['families']): ShardId {
-  return `lot:${families.get(lot)?.[0] ?? lot}`
+  return families.get(lot)?.[0] ?? lot
 }
 
 /** Families with the lots of fresh lineage entries put together; a struck one still holds its family, which changes nothing but cost. */
@@ -248,14 +251,19 @@ function positionOf(entry: Entry, shard: readonly Entry[]): number {
   return low
 }
 
-function foldFamily(lots: Map<LotId, LotState>, shard: readonly Entry[], struck: ReadonlySet<EntryId>): void {
+function foldFamily(
+  lots: Map<LotId, LotState>,
+  members: readonly LotId[],
+  shard: readonly Entry[],
+  struck: ReadonlySet<EntryId>,
+): void {
   const family = new Map<LotId, LotState>()
   for (const entry of shard) {
     if (struck.has(entry.id)) continue
     if (isLotEntry(entry)) family.set(entry.lot, applyLot(family.get(entry.lot) ?? emptyLot(entry.lot), entry))
     else if (isLineageEntry(entry)) applyLineage(family, entry)
   }
-  for (const lot of new Set(shard.flatMap(lotsTouched))) {
+  for (const lot of members) {
     const state = family.get(lot)
     if (state === undefined) lots.delete(lot)
     else lots.set(lot, state)

@@ -2,10 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { requireTaxon } from '../flora/catalogue'
 import { CATALOGUE } from '../flora/records'
 import { fairShare, restYears } from '../take/share'
-import { restsUntil } from '../take/rest'
+import { judge } from '../gates/judge'
+import type { Saying } from '../log/stamp'
+import { cutBefore, restsUntil } from '../take/rest'
 import { addEntries } from '../log/fold'
 import { addDays } from '../quantity/instant'
 import { bringIn, cook, FITTING_TELLS, household, load, Pen, tell, weighIn } from '../test/pen'
+import { meetAll } from '../test/plants'
 import { doNow } from './doNow'
 import { dueList } from './due'
 import { firstShut, gateViews } from './gateView'
@@ -287,6 +290,35 @@ describe('a fair share', () => {
     expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')?.slice(0, 10)).toBe('2028-05-15')
     expect(restsUntil(pen.log.state, CATALOGUE, 'elsewhere', 'Urtica dioica')).toBeUndefined()
     expect(next(pen).act.kind).toBe('serve-or-pack')
+  })
+  it('is common to all who cut there until it has grown back, and to the same kind of taking', () => {
+    const pen = meetAll(household(new Pen()))
+    const bring = (lot: string, stems: number, taken: number, over: Partial<Saying<'stand-counted'>> = {}) => {
+      weighIn(pen, 100, lot)
+      const stand = { type: 'stand-counted', lot, stems, taken, wildlifeLooked: true, wildlifeOn: 0 } as const
+      pen.write({ ...stand, othersPick: false, school: null, ...over })
+      return judge('take', pen.lot(lot), pen.context).reasons.join(' ')
+    }
+    expect(bring('A', 90, 20)).toBe('20 cut. a third of 90 stems is 30.')
+    // Twenty of the ninety are gone: ten are left of the thirty, whoever counts again.
+    expect(bring('B', 70, 10)).toBe('10 cut after 20 cut there before. a third of 90 stems is 30.')
+    expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')).toBeUndefined()
+    const third = pen.copy()
+    expect(bring('C', 60, 1)).toMatch(/^1 cut after 30 cut there before, 0 was fair/)
+    expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')).toBeDefined()
+    const draw = { taxon: requireTaxon(CATALOGUE, 'Urtica dioica'), part: 'leafy-top', patch: 'wall' } as const
+    const asked = { lots: third.log.state.lots, catalogue: CATALOGUE }
+    const cut = (over: Partial<Parameters<typeof cutBefore>[0]> = {}) =>
+      cutBefore({ lot: null, ...draw, at: third.now, byOthers: 0, ...over }, asked)
+    expect(cut()).toBe(30)
+    expect(cut({ byOthers: 7 })).toBe(37)
+    expect(cut({ part: 'root' })).toBe(0)
+    expect(cut({ patch: 'other' })).toBe(0)
+    expect(cut({ taxon: requireTaxon(CATALOGUE, 'Allium ursinum') })).toBe(0)
+    expect(cut({ at: addDays(third.now, 44) })).toBe(30)
+    expect(cut({ at: addDays(third.now, 46) })).toBe(0)
+    expect(cut({ at: third.lot('A').stand?.at ?? '' })).toBe(20)
+    expect(cut({ at: addDays(third.now, -1) })).toBe(0)
   })
   it('keeps limp greens that were crisped and wrapped as long as cold ones, and says what water does not bring back', () => {
     const pen = opened()

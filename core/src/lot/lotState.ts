@@ -107,6 +107,8 @@ export interface WeighIn {
   readonly pickedAt: Instant
   /** Pieces that were counted instead of weighed: the mass is an estimate until the lot is sorted and weighed. */
   readonly counted?: number
+  /** Minutes that the picking took, where the cook timed it: what a next one is reckoned by. */
+  readonly took_min?: number
   /** The outing it was brought home from. */
   readonly outing?: string
 }
@@ -126,6 +128,8 @@ export interface StandFact {
   readonly wildlifeLooked: boolean
   readonly wildlifeOn: number
   readonly othersPick: boolean
+  /** Stumps of others seen there: they draw on the same share. */
+  readonly cutByOthers?: number
   /** All of it one creeping plant, as far as can be told; not asked is not one. */
   readonly clone?: boolean
   readonly school: string | null

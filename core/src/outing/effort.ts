@@ -1,10 +1,12 @@
 import type { Use } from '../flora/taxon'
 import type { Range } from '../quantity/range'
 
-/** What a cook's own weighings say of one ratio: its usual value and how many weighings stand behind it. */
-export interface OwnRatios {
+/** What a cook's own pickings say, one figure a picking. */
+export interface OwnPickings {
   /** Kept over picked, of each sorting. */
   readonly kept: readonly number[]
+  /** Grams an hour, of each picking that was timed. */
+  readonly rates_g_per_h: readonly number[]
 }
 
 /** From plates back to the basket: what to pick, how much room it takes, how long it takes; each with its range. */
@@ -14,26 +16,43 @@ export interface Effort {
   readonly pieces: Range | undefined
   readonly basket_L: Range | undefined
   readonly picking_min: Range | undefined
+  /** Grams picked an hour and portions an hour of picking, and whose figures they are; undefined where neither the record nor the cook knows. */
+  readonly rate: (Told & { readonly portions: Range }) | undefined
   /** Share of what is picked that goes on, and whose it is. */
-  readonly kept: Range & { readonly from: 'book' | 'own'; readonly weighings: number }
+  readonly kept: Told
+}
+
+/** A figure with its range, and whose it is: the record's, or the cook's own with so many pickings behind it. */
+export interface Told extends Range {
+  readonly from: 'book' | 'own'
+  readonly pickings: number
 }
 
 /** What a ratio of the book may be off by, where it gives one figure alone; and how far one weighing is from the next. */
 const BOOK_SD = 0.15
 const WEIGHING_SD = 0.12
+/** Picking goes faster or slower by day and stand: planning value. */
+const RATE_SD = 0.35
 const EIGHTY = 1.28
-/** More than this of one's own and the ratio is called one's own. */
+/** So many of one's own, and the figure is called one's own. */
 const OWN_FROM = 3
 
 /**
  * What so many plates ask: portion over what is left after cooking over what is left after trimming. The share kept begins as the
- * record's and is drawn to the cook's own weighings as they come (normal on the logarithm). Undefined where the record knows no
+ * record's, as does the speed of picking, and is drawn to the cook's own figures as they come (normal on the logarithm). Undefined where the record knows no
  * portion: unknown stays unknown. Planning values.
  */
-export function effortFor(use: Use, plates: number, own: OwnRatios = { kept: [] }): Effort | undefined {
+export function effortFor(use: Use, plates: number, own: OwnPickings = NOTHING_OWN): Effort | undefined {
   const { portion_g, edibleFraction, cookedYield, bulk_g_per_L, pieceMass_g, pickRate_g_per_h } = use
   if (portion_g === undefined || edibleFraction === undefined) return undefined
-  const kept = drawnTo(edibleFraction, own.kept)
+  const shares = own.kept.filter((ratio) => ratio > 0 && ratio <= 1)
+  const kept = drawnTo(logOf(edibleFraction), shares, WEIGHING_SD)
+  const speeds = own.rates_g_per_h.filter((rate) => rate > 0)
+  const rate = drawnTo(
+    pickRate_g_per_h === undefined ? undefined : logOf(withMiddle(pickRate_g_per_h)),
+    speeds,
+    RATE_SD,
+  )
   const cooked = logOf(cookedYield ?? { low: 1, usual: 1, high: 1 })
   const eaten_g = portion_g * plates
   const picked = { middle: Math.log(eaten_g) - kept.middle - cooked.middle, sd: Math.hypot(kept.sd, cooked.sd) }
@@ -48,16 +67,28 @@ export function effortFor(use: Use, plates: number, own: OwnRatios = { kept: [] 
     pieces: pieceMass_g === undefined ? undefined : by(pieceMass_g),
     basket_L: bulk_g_per_L === undefined ? undefined : by(bulk_g_per_L),
     picking_min:
-      pickRate_g_per_h === undefined
+      rate === undefined
+        ? undefined
+        : // Whoever picks more than usual may do so on a day as slow as any: the two spreads are told as one.
+          rangeOf({
+            middle: Math.log(60) + picked.middle - rate.middle,
+            sd: Math.hypot(picked.sd, rate.sd),
+          }),
+    rate:
+      rate === undefined
         ? undefined
         : {
-            low: (60 * picked_g.low) / pickRate_g_per_h.high,
-            usual: (60 * picked_g.usual) / Math.sqrt(pickRate_g_per_h.low * pickRate_g_per_h.high),
-            high: (60 * picked_g.high) / pickRate_g_per_h.low,
+            ...told(rate, speeds.length),
+            portions: rangeOf({
+              middle: rate.middle - picked.middle + Math.log(plates),
+              sd: Math.hypot(picked.sd, rate.sd),
+            }),
           },
-    kept: { ...rangeOf(kept), from: own.kept.length >= OWN_FROM ? 'own' : 'book', weighings: own.kept.length },
+    kept: told(kept, shares.length),
   }
 }
+
+const NOTHING_OWN: OwnPickings = { kept: [], rates_g_per_h: [] }
 
 interface Log {
   readonly middle: number
@@ -68,20 +99,27 @@ function logOf({ low, usual, high }: Range): Log {
   return { middle: Math.log(usual), sd: high > low ? Math.log(high / low) / (2 * EIGHTY) : 0 }
 }
 
-/** The record's range drawn to weighings, by how sharp each is. */
-function drawnTo(book: Range, weighings: readonly number[]): Log {
-  const prior = logOf(book)
-  const sd = Math.max(prior.sd, BOOK_SD / EIGHTY)
-  const good = weighings.filter((ratio) => ratio > 0 && ratio <= 1)
-  if (good.length === 0) return prior
-  const weight = 1 / sd ** 2
-  const own = good.length / WEIGHING_SD ** 2
-  const mean = good.reduce((sum, ratio) => sum + Math.log(ratio), 0) / good.length
+function withMiddle({ low, high }: { readonly low: number; readonly high: number }): Range {
+  return { low, usual: Math.sqrt(low * high), high }
+}
+
+/** The record's figure drawn to the cook's own, by how far one of those is from the next. */
+function drawnTo(book: Log, own: readonly number[], ownSd: number): Log
+function drawnTo(book: Log | undefined, own: readonly number[], ownSd: number): Log | undefined
+function drawnTo(book: Log | undefined, own: readonly number[], ownSd: number): Log | undefined {
+  if (own.length === 0) return book
+  const weight = book === undefined ? 0 : 1 / Math.max(book.sd, BOOK_SD / EIGHTY) ** 2
+  const ownWeight = own.length / ownSd ** 2
+  const mean = own.reduce((sum, each) => sum + Math.log(each), 0) / own.length
   return {
-    middle: (weight * prior.middle + own * mean) / (weight + own),
-    // The next lot differs from the mean as lots do.
-    sd: Math.hypot(1 / Math.sqrt(weight + own), WEIGHING_SD),
+    middle: (weight * (book?.middle ?? 0) + ownWeight * mean) / (weight + ownWeight),
+    // The next picking differs from the mean as pickings do.
+    sd: Math.hypot(1 / Math.sqrt(weight + ownWeight), ownSd),
   }
+}
+
+function told(log: Log, pickings: number): Told {
+  return { ...rangeOf(log), from: pickings >= OWN_FROM ? 'own' : 'book', pickings }
 }
 
 function rangeOf({ middle, sd }: Log): Range {

@@ -7,7 +7,7 @@ import type { PatchId } from '../log/entry'
 import type { OutingFact, PickingWish } from '../log/houseState'
 import { isBegun, type LotState } from '../lot/lotState'
 import { effortFor, type Effort } from './effort'
-import { againstPicking, orderOfStops, ownKept } from './outing'
+import { againstPicking, orderOfStops, ownPickings } from './outing'
 
 /** An outing on the way: what is still to be picked where, and what is in the basket of it. */
 export interface FieldView {
@@ -42,7 +42,7 @@ export function fieldView(id: string, context: JudgeContext): FieldView | undefi
     const taxon = findTaxon(catalogue, wish.taxon)
     const use = taxon === undefined ? undefined : findUse(taxon, wish.part, wish.stage)
     if (taxon === undefined || use === undefined) return []
-    const effort = effortFor(use, outing.plates, { kept: ownKept(taxon, use, context) })
+    const effort = effortFor(use, outing.plates, ownPickings(taxon, use, context))
     const picked_g = lots
       .filter(({ weighedIn }) => weighedIn?.taxon === wish.taxon && weighedIn.part === wish.part)
       .reduce((sum, { weighedIn }) => sum + (weighedIn?.mass_g ?? 0), 0)

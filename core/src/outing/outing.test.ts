@@ -33,7 +33,8 @@ describe('from plates back to the basket', () => {
   it('is drawn to the cook’s own weighings the more there are of them, and narrows', () => {
     const [tops] = requireTaxon(CATALOGUE, 'Urtica dioica').uses
     if (tops === undefined) throw new RangeError('no tops')
-    const kept = (count: number) => effortFor(tops, 4, { kept: Array.from({ length: count }, () => 0.5) })?.kept
+    const kept = (count: number) =>
+      effortFor(tops, 4, { kept: Array.from({ length: count }, () => 0.5), rates_g_per_h: [] })?.kept
     const [none, one, many] = [kept(0), kept(1), kept(20)]
     expect(none?.from).toBe('book')
     expect(many?.from).toBe('own')
@@ -41,6 +42,30 @@ describe('from plates back to the basket', () => {
     expect(many?.usual).toBeLessThan(one?.usual ?? 0)
     expect(many?.usual).toBeCloseTo(0.5, 1)
     expect((many?.high ?? 0) / (many?.low ?? 1)).toBeLessThan((one?.high ?? 0) / (one?.low ?? 1))
+  })
+  it('is timed by the cook’s own pickings, also where the record knows no speed', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...uses),
+        fc.double({ min: 50, max: 5000, noNaN: true }),
+        fc.integer({ min: 1, max: 40 }),
+        (use, rate, times) => {
+          const book = effortFor(use, 4)?.rate
+          const own = effortFor(use, 4, { kept: [], rates_g_per_h: Array.from({ length: times }, () => rate) })
+          if (own?.rate === undefined || own.picking_min === undefined) throw new RangeError('no rate of its own')
+          expect(book === undefined).toBe(use.pickRate_g_per_h === undefined)
+          expect(own.rate.pickings).toBe(times)
+          // Between the book's speed and the cook's, and never told as one figure.
+          const least = Math.min(rate, book?.usual ?? rate)
+          expect(own.rate.usual).toBeGreaterThanOrEqual(least * 0.999)
+          expect(own.rate.usual).toBeLessThanOrEqual(Math.max(rate, book?.usual ?? rate) * 1.001)
+          expect(own.rate.high).toBeGreaterThan(own.rate.low * 1.5)
+          expect((own.picking_min.usual / 60) * own.rate.usual).toBeCloseTo(own.picked_g.usual, 3)
+          expect((own.picking_min.usual / 60) * own.rate.portions.usual).toBeCloseTo(4, 6)
+        },
+      ),
+      { numRuns: 200 },
+    )
   })
 })
 

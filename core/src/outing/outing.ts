@@ -12,7 +12,7 @@ import type { SeasonRow, SeasonState } from '../season/season'
 import type { DayWeather } from '../season/station'
 import { removalOf } from '../take/removal'
 import { restsUntil } from '../take/rest'
-import { effortFor, type Effort } from './effort'
+import { effortFor, type Effort, type OwnPickings } from './effort'
 
 /** One thing that may be picked on an outing. */
 export interface OutingChoice {
@@ -110,7 +110,7 @@ export function planOuting(
     const days = use.keepsRaw_days?.ambient
     return {
       ...wish,
-      effort: effortFor(use, wish.plates, { kept: ownKept(taxon, use, context) }),
+      effort: effortFor(use, wish.plates, ownPickings(taxon, use, context)),
       keeps_h: days === undefined ? undefined : days * 24,
     }
   })
@@ -139,18 +139,24 @@ export function orderOfStops<T>(
   return [...shortest].sort(([, a], [, b]) => b - a).map(([patch]) => patch)
 }
 
-/** Kept over picked, of every sorting of this part of this plant that the cook weighed. */
-export function ownKept(taxon: Taxon, use: Use, { book, catalogue }: JudgeContext): readonly number[] {
-  return [...book.lots.values()].flatMap(({ weighedIn, sorted, from }) =>
-    weighedIn === null ||
-    sorted === null ||
-    from.length > 0 ||
-    weighedIn.part !== use.part ||
-    findTaxon(catalogue, weighedIn.taxon) !== taxon ||
-    weighedIn.mass_g <= 0
-      ? []
-      : [sorted.kept_g / weighedIn.mass_g],
+/** What the cook's own pickings of this part of this plant say: what was kept at each sorting, how fast each went that was timed. */
+export function ownPickings(taxon: Taxon, use: Use, { book, catalogue }: JudgeContext): OwnPickings {
+  const own = [...book.lots.values()].filter(
+    ({ weighedIn, from }) =>
+      weighedIn !== null &&
+      from.length === 0 &&
+      weighedIn.part === use.part &&
+      weighedIn.mass_g > 0 &&
+      findTaxon(catalogue, weighedIn.taxon) === taxon,
   )
+  return {
+    kept: own.flatMap(({ weighedIn, sorted }) =>
+      weighedIn === null || sorted === null ? [] : [sorted.kept_g / weighedIn.mass_g],
+    ),
+    rates_g_per_h: own.flatMap(({ weighedIn }) =>
+      weighedIn?.took_min === undefined ? [] : [(60 * weighedIn.mass_g) / weighedIn.took_min],
+    ),
+  }
 }
 
 /** What these plants ask for, drawn from their records. */

@@ -2,14 +2,10 @@ import type { Range } from './range'
 
 /** Groups the thousands with a comma, as every figure on screen is written. @example grouped(2600) // '2,600' */
 export function grouped(value: number, digits = 0): string {
-  const form =
-    FORMS[digits] ?? new Intl.NumberFormat('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits })
-  FORMS[digits] = form
-  return form.format(value)
+  const [whole = '', part] = value.toFixed(digits).split('.')
+  const groups = whole.replace(/\d(?=(?:\d{3})+$)/g, '$&,')
+  return part === undefined ? groups : `${groups}.${part}`
 }
-
-/** Making a number format costs a hundred times what using it does. */
-const FORMS: Intl.NumberFormat[] = []
 
 /** A mass for the screen, rounded to whole grams. @example formatMass(1240) // '1,240 g' */
 export function formatMass(mass_g: number): string {

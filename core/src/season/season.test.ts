@@ -6,6 +6,8 @@ import { degreeDays, usualTemps, type DayTemps, type Weather } from './climate'
 import { dayNumber, dayOfNumber, dayOfYear, isDay, type Day } from './day'
 import { estimateOffsets } from './offsets'
 import { season, type SeasonInput, type SeasonPatch, type Sighting } from './season'
+import { ROUND_THE_KITCHEN } from './ofBook'
+import { shortWindows } from './shortWindows'
 import { readWeather } from './station'
 import { bookWindow, yearAt } from './window'
 
@@ -153,6 +155,34 @@ describe('the state of a window', () => {
     const july = ask('2027-07-01', cut).rows.find(({ use }) => use === tops)
     expect(july?.state).toBe('second-growth')
     expect(ask('2027-07-01').rows.find(({ use }) => use === tops)?.state).toBe('past')
+  })
+  it('warns of short windows at patches alone, before they open and until they close, the nearest first', () => {
+    const rows = CATALOGUE.taxa.flatMap(({ scientificName: taxon }) =>
+      [LOW.id, HIGH.id, ROUND_THE_KITCHEN].map((patch) => ({ taxon, patch })),
+    )
+    const patches = [LOW, HIGH, { ...LOW, id: ROUND_THE_KITCHEN }]
+    let warned = 0
+    let before = new Set<string>()
+    for (let day = dayNumber('2027-04-01'); day < dayNumber('2027-07-20'); day += 1) {
+      const told = season({ catalogue: CATALOGUE, patches, rows, sightings: [], today: dayOfNumber(day) }).rows
+      const windows = shortWindows(told)
+      for (const { row, what, in_days } of windows) {
+        expect(row.narrow && row.patch !== ROUND_THE_KITCHEN).toBe(true)
+        if (what === 'opens') expect(in_days).toBeLessThanOrEqual(10)
+        expect(what === 'opens').toBe(row.state === 'not-yet')
+      }
+      expect(windows.map(({ in_days }) => in_days)).toEqual(
+        windows.map(({ in_days }) => in_days).toSorted((a, b) => a - b),
+      )
+      const name = ({ taxon, use, patch }: (typeof told)[number]) =>
+        [taxon.scientificName, use.part, use.stage, use.called, patch].join()
+      // No short window is open at a patch without having been told of while it was still to come.
+      const open = told.filter((row) => row.narrow && row.patch !== ROUND_THE_KITCHEN && row.state === 'ready')
+      if (day > dayNumber('2027-04-20')) for (const row of open) expect(before, name(row)).toContain(name(row))
+      before = new Set([...before, ...windows.map(({ row }) => name(row))])
+      warned += windows.length
+    }
+    expect(warned).toBeGreaterThan(100)
   })
   it('puts what was seen too early on the list to look at again', () => {
     const sightings: readonly Sighting[] = [

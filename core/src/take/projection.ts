@@ -128,10 +128,15 @@ const SEED = 22
  */
 export function projectStand(table: LifeTable, take: number, seed = SEED): StandProjection {
   const { futures, shares, safe } = futuresOf(table, seed)
-  const runs = futures.map((future) => run(table, future, take, shares))
-  const quantile = (sorted: readonly number[], share: number) => sorted[Math.floor(share * (sorted.length - 1))] ?? 0
+  const stand = grownStand(table, take, shares)
+  const runs = Array.from({ length: FUTURES }, (_, future) => {
+    const seen = new Float64Array(YEARS + 1)
+    stand(futures, future, seen)
+    return seen
+  })
+  const quantile = (sorted: Float64Array, share: number) => sorted[Math.floor(share * (sorted.length - 1))] ?? 0
   const years = Array.from({ length: YEARS + 1 }, (_, year) => {
-    const sorted = runs.map((each) => each[year] ?? 0).sort((a, b) => a - b)
+    const sorted = Float64Array.from(runs, (each) => each[year] ?? 0).sort()
     return { low: quantile(sorted, 0.1), middle: quantile(sorted, 0.5), high: quantile(sorted, 0.9) }
   })
   return {
@@ -148,8 +153,14 @@ export function safeTake(table: LifeTable): number {
   return futuresOf(table, SEED).safe
 }
 
+/**
+ * Futures one after another, each of thirty years, each year told by what the seeds are multiplied with and then what lives on of
+ * each stage: one array of figures, since each is gone through a dozen times.
+ */
+type YearFactors = Float64Array
+
 interface Futures {
-  readonly futures: readonly Future[]
+  readonly futures: YearFactors
   readonly shares: readonly number[]
   readonly safe: number
 }
@@ -165,11 +176,12 @@ function futuresOf(table: LifeTable, seed: number): Futures {
   const futures = madeUp(table, seed)
   const shares = stableShares(table)
   const safe = bisect((take) => {
+    const stand = grownStand(table, take, shares)
     let lost = 0
     // Nine of ten must be kept: once a tenth is lost the rest need not be followed.
-    for (const future of futures) {
-      if (follow(table, future, take, shares) < 1) lost += 1
-      if (lost > (1 - CONFIDENCE) * futures.length) return false
+    for (let future = 0; future < FUTURES; future += 1) {
+      if (stand(futures, future) < 1) lost += 1
+      if (lost > (1 - CONFIDENCE) * FUTURES) return false
     }
     return true
   })
@@ -179,59 +191,57 @@ function futuresOf(table: LifeTable, seed: number): Futures {
   return made
 }
 
-/** One future: each year, by what seeds and what lives on of each stage are multiplied. */
-type Future = readonly { readonly seeds: number; readonly lives: readonly number[] }[]
-
-function madeUp(table: LifeTable, seed: number): readonly Future[] {
+function madeUp(table: LifeTable, seed: number): YearFactors {
   const normal = normals(chance(seed))
   const usual = table.stages.map((_, from) => table.rates.slice(1).reduce((sum, row) => sum + (row[from] ?? 0), 0))
-  return Array.from({ length: FUTURES }, () => {
+  const width = usual.length + 1
+  const futures = new Float64Array(FUTURES * YEARS * width)
+  let at = 0
+  for (let future = 0; future < FUTURES; future += 1) {
     const plant = PLANT_SPREAD * normal()
-    return Array.from({ length: YEARS }, () => {
-      const year = plant + YEAR_SPREAD * normal()
-      return {
-        seeds: Math.exp(2 * year - 2 * YEAR_SPREAD ** 2),
-        lives: usual.map((share) => (share > 0 && share < 1 ? shifted(share, year) / share : 1)),
+    for (let year = 0; year < YEARS; year += 1) {
+      const good = plant + YEAR_SPREAD * normal()
+      futures[at] = Math.exp(2 * good - 2 * YEAR_SPREAD ** 2)
+      // A survival shifted on the logit scale, over itself.
+      const bad = Math.exp(-good)
+      for (let stage = 0; stage < usual.length; stage += 1) {
+        const share = usual[stage] ?? 0
+        futures[at + 1 + stage] = share > 0 && share < 1 ? 1 / (share + (1 - share) * bad) : 1
       }
-    })
-  })
+      at += width
+    }
+  }
+  return futures
 }
 
-/** Grown plants over those now, year by year. */
-function run(table: LifeTable, future: Future, take: number, from: readonly number[]): readonly number[] {
-  const seen: number[] = []
-  follow(table, future, take, from, (grown) => seen.push(grown))
-  return seen
-}
-
-/** A stand through one future; without new arrays, since it is asked for ten thousand times. Gives what is left at the end. */
-function follow(
-  { rates, taken }: LifeTable,
-  future: Future,
-  take: number,
-  from: readonly number[],
-  each?: (grown: number) => void,
-): number {
+/** A stand of which so much is taken, gone through one future after another: what is left of its grown plants in the end, and year by year where that is asked. */
+function grownStand({ rates, taken }: LifeTable, take: number, from: readonly number[]) {
   const size = rates.length
   const flat = Float64Array.from(rates.flat())
   const kept = Float64Array.from(rates, (_, stage) => (taken.includes(stage) ? 1 - take : 1))
-  let plants = Float64Array.from(from)
-  let next = new Float64Array(size)
-  const start = grownIn(plants)
-  each?.(1)
-  for (const { seeds, lives } of future) {
-    next.fill(0)
-    for (let stage = 0; stage < size; stage += 1) {
-      const there = (plants[stage] ?? 0) * (kept[stage] ?? 1)
-      const live = there * (lives[stage] ?? 1)
-      // Seeds have good and bad years of their own.
-      next[0] = (next[0] ?? 0) + there * (flat[stage] ?? 0) * seeds
-      for (let to = 1; to < size; to += 1) next[to] = (next[to] ?? 0) + live * (flat[to * size + stage] ?? 0)
+  const begin = Float64Array.from(from)
+  const start = grownIn(begin)
+  const plants = new Float64Array(size)
+  const next = new Float64Array(size)
+  return (futures: YearFactors, future: number, seen?: Float64Array): number => {
+    plants.set(begin)
+    let at = future * YEARS * (size + 1)
+    if (seen !== undefined) seen[0] = 1
+    for (let year = 1; year <= YEARS; year += 1) {
+      next.fill(0)
+      for (let stage = 0; stage < size; stage += 1) {
+        const there = (plants[stage] ?? 0) * (kept[stage] ?? 0)
+        // Seeds have good and bad years of their own.
+        next[0] = (next[0] ?? 0) + there * (flat[stage] ?? 0) * (futures[at] ?? 0)
+        const live = there * (futures[at + 1 + stage] ?? 0)
+        for (let to = 1; to < size; to += 1) next[to] = (next[to] ?? 0) + live * (flat[to * size + stage] ?? 0)
+      }
+      plants.set(next)
+      at += size + 1
+      if (seen !== undefined) seen[year] = grownIn(plants) / start
     }
-    ;[plants, next] = [next, plants]
-    each?.(grownIn(plants) / start)
+    return grownIn(plants) / start
   }
-  return grownIn(plants) / start
 }
 
 /** Seedlings come and go by the thousand: a stand is counted without them. */
@@ -239,10 +249,6 @@ function grownIn(plants: Float64Array): number {
   let sum = 0
   for (let stage = 1; stage < plants.length; stage += 1) sum += plants[stage] ?? 0
   return sum
-}
-
-function shifted(share: number, by: number): number {
-  return 1 / (1 + Math.exp(-(Math.log(share / (1 - share)) + by)))
 }
 
 /** The shares of the stages in a stand that grows as its table says. */

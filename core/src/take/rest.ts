@@ -1,33 +1,121 @@
 import { findTaxon, type Catalogue } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import type { Part } from '../flora/vocabulary'
-import type { PatchId } from '../log/entry'
+import type { LotId, PatchId } from '../log/entry'
 import type { BookState } from '../log/fold'
-import type { StandFact } from '../lot/lotState'
+import type { LotState, StandFact } from '../lot/lotState'
 import { addDays, type Instant } from '../quantity/instant'
+import { removalOf, type Removal } from './removal'
 import { fairShare, restYears } from './share'
 
 export interface Picking {
   readonly over: boolean
+  /** What was left of the share when it was picked. */
   readonly fair: number
   readonly text: string
 }
 
-/** A picking held against the fair share of its stand. */
-export function pickingOf(taxon: Taxon, part: Part, stand: StandFact): Picking {
+/** Leaves and tops of what bears cutting grow again within the season; all else is counted for the year [planning values]. */
+const REGROWN_days: Readonly<Record<string, number>> = { high: 45, medium: 120 }
+const YEAR_days = 330
+
+/**
+ * A picking held against the fair share of its stand. The share is common: what was cut there before since it last grew back, by
+ * the same cook or by others, has drawn on it, and stood there when the share was reckoned.
+ */
+function pickingOf(taxon: Taxon, part: Part, stand: StandFact, before: number): Picking {
   const { stems, taken, wildlifeOn, othersPick, clone = false, school } = stand
   const share = fairShare({
     taxon,
     part,
-    stand: { pieces: stems },
+    stand: { pieces: stems + before },
     wildlifeOn,
     othersPick,
     clone,
     ...(school === null ? {} : { school }),
   })
-  const over = taken > share.pieces
-  const excess = `${taken} cut, ${share.pieces} was fair (${share.text}) Food, yes; the patch rests.`
-  return { over, fair: share.pieces, text: over ? excess : `${taken} cut. ${share.text}` }
+  const fair = Math.max(0, share.pieces - before)
+  const over = taken > fair
+  const after = before === 0 ? '' : ` after ${before} cut there before`
+  const excess = `${taken} cut${after}, ${fair} was fair (${share.text}) Food, yes; the patch rests.`
+  return { over, fair, text: over ? excess : `${taken} cut${after}. ${share.text}` }
+}
+
+/** A picking as it draws on its stand. */
+export interface Draw {
+  /** The lot it is or will be; none as long as it is only meant. */
+  readonly lot: LotId | null
+  readonly taxon: Taxon
+  readonly part: Part
+  readonly patch: PatchId
+  readonly at: Instant
+  /** Stumps of others seen there. */
+  readonly byOthers: number
+}
+
+/** What had been cut of a stand before a picking, since it last grew back: by the same cook as noted, by others as seen. */
+export function cutBefore(
+  { lot, taxon, part, patch, at, byOthers }: Draw,
+  { lots, catalogue }: { readonly lots: BookState['lots']; readonly catalogue: Catalogue },
+): number {
+  const removal = removalOf(part)
+  const since = addDays(at, -regrownAfter_days(taxon, removal))
+  return standsAt(lots, patch)
+    .filter(
+      (other) =>
+        other.lot !== lot &&
+        (other.stand.at < at || (other.stand.at === at && (lot === null || other.lot < lot))) &&
+        other.stand.at > since &&
+        removalOf(other.part) === removal &&
+        findTaxon(catalogue, other.taxon) === taxon,
+    )
+    .reduce((sum, other) => sum + other.stand.taken, byOthers)
+}
+
+/** A lot's picking held against what was left of the share of its stand; undefined where the stand was not counted. */
+export function pickingOfLot(
+  { id, stand, weighedIn }: LotState,
+  taxon: Taxon,
+  surroundings: { readonly lots: BookState['lots']; readonly catalogue: Catalogue },
+): Picking | undefined {
+  if (stand === null || weighedIn === null) return undefined
+  const { part, patch } = weighedIn
+  const draw = { lot: id, taxon, part, patch, at: stand.at, byOthers: stand.cutByOthers ?? 0 }
+  return pickingOf(taxon, part, stand, cutBefore(draw, surroundings))
+}
+
+function regrownAfter_days({ harvestTolerance = 'low' }: Taxon, removal: Removal): number {
+  const greens = removal === 'leaf' || removal === 'top'
+  return greens ? (REGROWN_days[harvestTolerance] ?? YEAR_days) : YEAR_days
+}
+
+interface CountedStand {
+  readonly lot: LotId
+  readonly taxon: string
+  readonly part: Part
+  readonly stand: StandFact
+}
+
+/** Counted stands by patch; kept, since each lot of a patch asks for them and a book's state never changes. */
+const STANDS = new WeakMap<BookState['lots'], ReadonlyMap<PatchId, readonly CountedStand[]>>()
+
+function standsAt(lots: BookState['lots'], patch: PatchId): readonly CountedStand[] {
+  const known = STANDS.get(lots) ?? standsByPatch(lots)
+  STANDS.set(lots, known)
+  return known.get(patch) ?? []
+}
+
+function standsByPatch(lots: BookState['lots']): ReadonlyMap<PatchId, readonly CountedStand[]> {
+  const stands = new Map<PatchId, CountedStand[]>()
+  for (const { id, stand, weighedIn, from } of lots.values()) {
+    // A part split off was picked once, as the whole.
+    if (stand === null || weighedIn === null || from.length > 0) continue
+    const counted = { lot: id, taxon: weighedIn.taxon, part: weighedIn.part, stand }
+    const there = stands.get(weighedIn.patch)
+    if (there === undefined) stands.set(weighedIn.patch, [counted])
+    else there.push(counted)
+  }
+  return stands
 }
 
 /** Until when a patch rests from a plant after more than its share was taken; undefined when it does not rest. */
@@ -39,10 +127,11 @@ export function restsUntil(
 ): Instant | undefined {
   const taxon = findTaxon(catalogue, taxonName)
   if (taxon === undefined) return undefined
-  const ends = [...book.lots.values()].flatMap(({ weighedIn, stand, from }) => {
+  const ends = [...book.lots.values()].flatMap((lot) => {
+    const { weighedIn, stand, from } = lot
     // A part split off was picked once, as the whole.
     const same = from.length === 0 && weighedIn?.patch === patch && findTaxon(catalogue, weighedIn.taxon) === taxon
-    return same && stand !== null && pickingOf(taxon, weighedIn.part, stand).over
+    return same && stand !== null && pickingOfLot(lot, taxon, { lots: book.lots, catalogue })?.over === true
       ? [addDays(stand.at, Math.round(restYears(taxon) * 365.25))]
       : []
   })

@@ -1,24 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { chance, normals } from '../quantity/chance'
-import { leach } from '../leach/leach'
 import { tanninForecast } from '../leach/tannin'
 import type { BathFact } from '../lot/lotState'
-import { likelihood, meanScore, tasteForecast, tasteNext, type TasteForecastInput } from './forecast'
+import { SLICES, tasted, trueBatch } from '../test/leachCooks'
+import { likelihood, tasteForecast, tasteNext, type TasteForecastInput } from './forecast'
 
 const INPUT: TasteForecastInput = {
-  pieces: { shape: 'slab', size_mm: 4 },
-  heldLiquid_mL: 300,
-  activation_kJ_mol: 25,
-  bath: { water_mL: 2000, minutes: 20, temp_C: 97, flow_mL_min: 0 },
-  prior: { diffusivity25_m2_s: { median: 3e-10, gsd: 1.8 }, strength: { median: 3, gsd: 2 } },
-  noise: 0.8,
+  ...SLICES,
   observations: [
     { afterBath: 0, score: 8 },
     { afterBath: 1, score: 6 },
   ],
-  target: 2,
-  maxBaths: 12,
 }
 
 describe('the baths still to come, from what was tasted', () => {
@@ -66,21 +59,10 @@ describe('the baths still to come, from what was tasted', () => {
     const batches = 70
     let [p50, p80, p90] = [0, 0, 0]
     for (let batch = 0; batch < batches; batch += 1) {
-      const rate = 3e-10 * 1.8 ** normal()
-      const strength = 3 * 2 ** normal()
-      const { residual } = leach({
-        ...INPUT,
-        diffusivity25_m2_s: rate,
-        baths: Array.from({ length: 12 }, () => INPUT.bath),
-      })
-      const left = [1, ...residual]
-      const taste = (afterBath: number) => ({
-        afterBath,
-        score: Math.max(0, Math.min(10, Math.round(meanScore(strength * (left[afterBath] ?? 0)) + 0.8 * normal()))),
-      })
-      const found = left.findIndex((each) => meanScore(strength * each) <= 2)
-      const truth = found < 0 ? 13 : found
-      const { baths } = tasteForecast({ ...INPUT, observations: [taste(0), taste(1)] })
+      const made = trueBatch(SLICES, SLICES.prior, normal(), normal())
+      const observations = [0, 1].map((after) => tasted(made, after, SLICES.noise, normal))
+      const truth = made.needs
+      const { baths } = tasteForecast({ ...SLICES, observations })
       p50 += Number(Math.abs(truth - baths.p50) <= 1)
       p80 += Number(truth <= baths.p80)
       p90 += Number(truth <= baths.p90)

@@ -1,4 +1,5 @@
 import { leach, type Bath, type LeachInput } from '../leach/leach'
+import { cubic } from '../quantity/cubic'
 import { normalBelow } from '../quantity/normal'
 
 /** A quantity of which only the middle and the spread are known: log-normal. */
@@ -8,10 +9,18 @@ export interface LogNormal {
   readonly gsd: number
 }
 
+/** What is held of a lot before it is tasted: independent, unless what earlier lots taught ties the two together. */
+export interface LeachPrior {
+  readonly diffusivity25_m2_s: LogNormal
+  readonly strength: LogNormal
+  /** Of the logarithms; 0 where not told. */
+  readonly correlation?: number
+}
+
 export interface TasteForecastInput extends Pick<LeachInput, 'pieces' | 'heldLiquid_mL' | 'activation_kJ_mol'> {
   /** The bath that is repeated. */
   readonly bath: Bath
-  readonly prior: { readonly diffusivity25_m2_s: LogNormal; readonly strength: LogNormal }
+  readonly prior: LeachPrior
   /** Standard deviation of a taste before it is rounded, points of 10. */
   readonly noise: number
   readonly observations: readonly { readonly afterBath: number; readonly score: number }[]
@@ -92,6 +101,39 @@ export function tasteForecast(input: TasteForecastInput): TasteForecast {
       strength: summary(strengths.logs, byStrength),
     },
     surprise: surpriseOf(best, sum, observations.length),
+  }
+}
+
+/** Mean and covariance of the logarithms of rate and strength after the tastes. */
+export interface TasteMoments {
+  readonly mean: readonly [number, number]
+  readonly covariance: readonly [readonly [number, number], readonly [number, number]]
+}
+
+/** {@link TasteMoments} of the same posterior that {@link tasteForecast} counts baths by. */
+export function tasteMoments(input: TasteForecastInput): TasteMoments {
+  const { rates, strengths, weights, sum } = posteriorOf(input)
+  let [rate, strength, rate2, strength2, both] = [0, 0, 0, 0, 0]
+  // About the prior's middle, so that small variances are not lost in large squares.
+  const [r0, s0] = [Math.log(input.prior.diffusivity25_m2_s.median), Math.log(input.prior.strength.median)]
+  for (let row = 0; row < rates.logs.length; row += 1)
+    for (let column = 0; column < strengths.logs.length; column += 1) {
+      const weight = (weights[row * strengths.logs.length + column] ?? 0) / sum
+      const r = (rates.logs[row] ?? 0) - r0
+      const s = (strengths.logs[column] ?? 0) - s0
+      rate += weight * r
+      strength += weight * s
+      rate2 += weight * r * r
+      strength2 += weight * s * s
+      both += weight * r * s
+    }
+  const cross = both - rate * strength
+  return {
+    mean: [r0 + rate, s0 + strength],
+    covariance: [
+      [rate2 - rate * rate, cross],
+      [cross, strength2 - strength * strength],
+    ],
   }
 }
 
@@ -179,11 +221,13 @@ function posteriorOf(input: TasteForecastInput): Posterior {
   const strengths = axis(prior.strength, STRENGTHS)
   const residuals = residualsAt(rates.logs, input)
   const count = rates.logs.length * strengths.logs.length
+  const tied = prior.correlation ?? 0
   const logs = new Float64Array(count)
   let best = -Infinity
   for (let rate = 0; rate < rates.logs.length; rate += 1)
     for (let strength = 0; strength < strengths.logs.length; strength += 1) {
       let log = (rates.logWeights[rate] ?? 0) + (strengths.logWeights[strength] ?? 0)
+      if (tied !== 0) log += tie(rates.z[rate] ?? 0, strengths.z[strength] ?? 0, tied)
       const whole = Math.exp(strengths.logs[strength] ?? 0)
       for (const { afterBath, score } of observations)
         log += Math.log(likelihood(score, meanScore(whole * (residuals[afterBath]?.[rate] ?? 0)), noise))
@@ -214,22 +258,55 @@ export function meanScore(x: number): number {
 
 interface Axis {
   readonly logs: Float64Array
+  /** The same in standard deviations of the prior. */
+  readonly z: Float64Array
   readonly logWeights: Float64Array
 }
 
 /** A log-normal prior on evenly spaced logarithms; one point where nothing is uncertain. */
 function axis({ median, gsd }: LogNormal, points: number): Axis {
   const sd = Math.log(gsd)
-  if (sd < 1e-9) return { logs: Float64Array.of(Math.log(median)), logWeights: Float64Array.of(0) }
+  if (sd < 1e-9)
+    return { logs: Float64Array.of(Math.log(median)), z: Float64Array.of(0), logWeights: Float64Array.of(0) }
   const step = (2 * REACH_sd) / (points - 1)
   const z = Float64Array.from({ length: points }, (_, index) => -REACH_sd + step * index)
   const raw = z.map((each) => Math.exp((-each * each) / 2))
   const sum = raw.reduce((total, each) => total + each, 0)
-  return { logs: z.map((each) => Math.log(median) + sd * each), logWeights: raw.map((each) => Math.log(each / sum)) }
+  return { logs: z.map((each) => Math.log(median) + sd * each), z, logWeights: raw.map((each) => Math.log(each / sum)) }
+}
+
+/** What a correlation adds to the logarithm of two independent standard normal densities. */
+function tie(a: number, b: number, correlation: number): number {
+  const rest = 1 - correlation ** 2
+  return (a * a + b * b) / 2 - (a * a - 2 * correlation * a * b + b * b) / (2 * rest) - Math.log(rest) / 2
+}
+
+/** The same leach is asked for with every new taste, and for the taste worth most: the last few are kept. */
+const SOLVED_BEFORE = new Map<string, readonly Float64Array[]>()
+const KEPT_AT_MOST = 24
+
+function residualsAt(logs: Float64Array, input: TasteForecastInput): readonly Float64Array[] {
+  const { bath, maxBaths, pieces, heldLiquid_mL, activation_kJ_mol } = input
+  const key = JSON.stringify([
+    logs[0],
+    logs.at(-1),
+    logs.length,
+    bath,
+    maxBaths,
+    pieces,
+    heldLiquid_mL,
+    activation_kJ_mol,
+  ])
+  const known = SOLVED_BEFORE.get(key)
+  if (known !== undefined) return known
+  const residuals = solveResiduals(logs, input)
+  if (SOLVED_BEFORE.size >= KEPT_AT_MOST) SOLVED_BEFORE.clear()
+  SOLVED_BEFORE.set(key, residuals)
+  return residuals
 }
 
 /** What is left after none, one, … maxBaths baths, at each rate: solved at some, told between them by a cubic of the logarithm. */
-function residualsAt(logs: Float64Array, input: TasteForecastInput): readonly Float64Array[] {
+function solveResiduals(logs: Float64Array, input: TasteForecastInput): readonly Float64Array[] {
   const { bath, maxBaths } = input
   const solve = (log: number) => {
     const { residual } = leach(
@@ -259,11 +336,6 @@ function residualsAt(logs: Float64Array, input: TasteForecastInput): readonly Fl
       return Math.exp(cubic(value(at - 1), value(at), value(at + 1), value(at + 2), place - at))
     }),
   )
-}
-
-/** Catmull & Rom 1974, between the middle two of four evenly spaced values. */
-function cubic(a: number, b: number, c: number, d: number, t: number): number {
-  return b + 0.5 * t * (c - a + t * (2 * a - 5 * b + 4 * c - d + t * (3 * (b - c) + d - a)))
 }
 
 function summary(logs: Float64Array, weights: Float64Array): LogNormal {

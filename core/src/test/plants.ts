@@ -1,4 +1,5 @@
 import type { Part, Stage } from '../flora/vocabulary'
+import type { OwnPlant } from '../flora/own'
 import { CATALOGUE } from '../flora/records'
 import { requireTaxon } from '../flora/catalogue'
 import { tellsToSee } from '../identity/tellsToSee'
@@ -181,3 +182,39 @@ export function makeSafeKind(pen: Pen, kind: Kind, lot: string): Pen {
   tasteOf(pen, lot)
   return pen
 }
+
+/** A made-up creeper that nothing on record looks like. */
+export const CREEPER: OwnPlant = {
+  scientificName: 'Hirtulia repens',
+  commonName: 'hedge pennies',
+  family: 'Hirtuliaceae',
+  lifeForm: 'perennial-herb',
+  habitat: ['hedge'],
+  characters: {
+    habit: ['mat'],
+    leafArrangement: ['whorled'],
+    leafShape: ['kidney'],
+    leafMargin: ['crenate'],
+    leafSurface: ['mealy'],
+    stemSection: ['three-angled'],
+    sap: ['slimy'],
+    crushedScent: ['cucumber'],
+    flowerColour: ['orange'],
+    inflorescence: ['axillary-cluster'],
+    fruit: ['burr'],
+    underground: ['fibrous'],
+    leafJoint: ['swollen'],
+  },
+  keyCharacters: ['leafArrangement', 'leafShape', 'leafSurface', 'stemSection', 'crushedScent', 'sap'],
+  lookalikes: [{ scientificName: 'Glechoma hederacea', why: 'It creeps too.' }],
+  part: 'leaf',
+  stage: 'young',
+  source: 'a neighbour',
+}
+const KNOWN = CATALOGUE.taxa.find(({ severity }) => severity === 'harmless')?.scientificName ?? ''
+/** It, with some of it otherwise. */
+export const creeper = (over: Partial<OwnPlant> = {}): OwnPlant => ({
+  ...CREEPER,
+  lookalikes: [{ scientificName: KNOWN, why: 'It creeps too.' }],
+  ...over,
+})

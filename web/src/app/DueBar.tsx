@@ -11,11 +11,23 @@ import {
   type DueItem,
 } from '@ellop/core'
 import { Button, Dropdown } from 'antd'
-import { useDeferredValue, useMemo, useState } from 'react'
+import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
+import { whenIdle } from '../book/whenIdle'
+import { useIsPhone } from './useWidth'
+
+const ShortWindows = lazy(() => import('../season/ShortWindows'))
 
 const SHOWN = 4
+/** The season is reckoned for the short windows when nothing else is to be done. */
+const IDLE_WITHIN_ms = 4000
+
+function useIdle(): boolean {
+  const [idle, setIdle] = useState(false)
+  useEffect(() => whenIdle(() => setIdle(true), IDLE_WITHIN_ms), [])
+  return idle
+}
 
 /** What the next twelve hours ask, along the bottom of every screen; and the demonstration's clock, which can be wound forward. */
 export function DueBar() {
@@ -26,6 +38,10 @@ export function DueBar() {
   const isDemo = useBook(({ book }) => book.kind === 'demo')
   const items = useMemo(() => (settled === undefined ? undefined : dueList(settled)), [settled])
   const [open, setOpen] = useState(false)
+  const idle = useIdle()
+  const [windowShown, setWindowShown] = useState(false)
+  const phone = useIsPhone()
+  const shown = phone ? 1 : windowShown ? SHOWN - 1 : SHOWN
   const later = useMemo(
     () => (open ? dueList(context, 24 * 400).find(({ at }) => at > context.now) : undefined),
     [context, open],
@@ -71,25 +87,29 @@ export function DueBar() {
       </div>
       {items === undefined ? (
         <p className="due-none">Looking …</p>
-      ) : items.length === 0 ? (
-        <p className="due-none">Nothing is due in the next twelve hours.</p>
       ) : (
-        <ol className="due-items">
-          {items.slice(0, SHOWN).map((item) => (
-            <li key={`${item.lot}${item.pack ?? ''}`}>
-              <DueLink
-                item={item}
-                now={now}
-                timeZone={timeZone}
-                code={items.some((other) => other !== item && other.act === item.act) ? codeOf(item.lot) : ''}
-              />
-            </li>
-          ))}
-        </ol>
+        items.length === 0 && !windowShown && <p className="due-none">Nothing is due in the next twelve hours.</p>
       )}
-      {items !== undefined && items.length > SHOWN && (
-        <Link to="/basket?first=due" className="due-more" aria-label={`${items.length - SHOWN} more are due`}>
-          +{items.length - SHOWN}
+      <ol className="due-items">
+        {items?.slice(0, shown).map((item) => (
+          <li key={`${item.lot}${item.pack ?? ''}`}>
+            <DueLink
+              item={item}
+              now={now}
+              timeZone={timeZone}
+              code={items.some((other) => other !== item && other.act === item.act) ? codeOf(item.lot) : ''}
+            />
+          </li>
+        ))}
+        {idle && (
+          <Suspense fallback={null}>
+            <ShortWindows onShown={setWindowShown} />
+          </Suspense>
+        )}
+      </ol>
+      {items !== undefined && items.length > shown && (
+        <Link to="/basket?first=due" className="due-more" aria-label={`${items.length - shown} more are due`}>
+          +{items.length - shown}
         </Link>
       )}
     </footer>

@@ -8,6 +8,8 @@ import {
   nextLotCode,
   partWord,
   plainWords,
+  rangeDoubt,
+  regionOf,
   restsUntil,
   toMs,
   formatDay,
@@ -34,7 +36,7 @@ const PICKED = [
   { value: '180', label: '3 h ago' },
   { value: '720', label: '12 h ago' },
 ] as const
-const FIELDS = ['mass_g', 'taxon', 'part', 'stage', 'patch', 'pickedAt']
+const FIELDS = ['mass_g', 'took_min', 'taxon', 'part', 'stage', 'patch', 'pickedAt']
 
 /** Weighing in: what the cook says it is, which part at which stage, from where, and the weight. Ellop never names it. */
 export default function WeighIn({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -84,7 +86,9 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
   const [namedPatch, setNamedPatch] = useState('')
   const [mass, setMass] = useState('')
   const [picked, setPicked] = useState<string>('0')
+  const [took, setTook] = useState('')
   const [typed, setTyped] = useState<string>()
+  const [tookTyped, setTookTyped] = useState<string>()
   const record = catalogue.taxa.find(({ scientificName }) => scientificName === taxon)
   const uses = useMemo(
     () =>
@@ -106,7 +110,10 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
   const submit = async () => {
     const read = readField(mass)
     if ('error' in read) return setTyped(read.error)
+    const timed = took.trim() === '' ? undefined : readField(took)
+    if (timed !== undefined && 'error' in timed) return setTookTyped(timed.error)
     setTyped(undefined)
+    setTookTyped(undefined)
     const [part, stage] = (use ?? '/').split('/') as [Part, Stage]
     const { clock } = useBook.getState()
     const code = nextLotCode(book, clock.book_ms)
@@ -129,6 +136,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
         patch: from,
         mass_g: read.value,
         pickedAt: fromMs(moment),
+        ...(timed === undefined ? {} : { took_min: timed.value }),
       },
       'Weighed in',
     )
@@ -144,6 +152,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
   }
   const rest = taxon === undefined || patch === undefined ? undefined : restsUntil(book, catalogue, patch, taxon)
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
+  const doubt = record === undefined ? undefined : rangeDoubt(record, catalogue, regionOf(timeZone))
   const whole = taxon !== undefined && use !== undefined && patch !== undefined
   return (
     <form
@@ -191,6 +200,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
           />
         )}
       </Field>
+      {doubt !== undefined && <p className="told doubt">{doubt.says}</p>}
       <Field label="Which part, at which stage" error={errorOf('stage') ?? errorOf('part')}>
         {(id) => (
           <Select
@@ -235,6 +245,14 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
         value={mass}
         onChange={setMass}
         error={typed ?? errorOf('mass_g')}
+      />
+      <NumberField
+        label="Minutes the picking took"
+        unit="min"
+        hint="May stay empty. With a few of them an outing is reckoned by your own speed."
+        value={took}
+        onChange={setTook}
+        error={tookTyped ?? errorOf('took_min')}
       />
       <Choice label="Picked" value={picked} options={PICKED} onChange={setPicked} />
       <Refusal sentence={otherError(FIELDS)} />

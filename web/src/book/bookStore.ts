@@ -8,7 +8,6 @@ import {
   propose,
   freshOf,
   otherBook,
-  readEntry,
   stampEntry,
   toMs,
   writeBook,
@@ -28,9 +27,11 @@ import { create } from 'zustand'
 import { addBook, chooseBook, DEMO_BOOK, forgetBook, listBooks, type BookRow } from './books'
 import { bookNow, machineMs, setClock, type ClockSetting } from './clock'
 import { askEngine } from '../workers/ask'
+import { whenIdle } from './whenIdle'
 import { deleteStorage, openStorage, type BookStorage } from './db'
 
 const TICK_ms = 1000
+const IDLE_WITHIN_ms = 2000
 
 /** What came of noting something: noted, or the field and one sentence. What was typed stays in the form. */
 export type Noted =
@@ -87,6 +88,8 @@ const requireStorage = (): BookStorage => {
 
 const CANNOT_STORE =
   'The browser could not store it, so it is not noted. What you typed is still here: make room, or try again.'
+const NOT_WHOLE =
+  'A part of the program that checks entries could not be loaded, so it is not noted. What you typed is still here: try again where the server answers.'
 const ONLY_READ = 'This is somebody else’s book: it is only read. Go back to your own to note something.'
 
 const DEMO_ROW: BookRow = { id: DEMO_BOOK, name: 'Demonstration', kind: 'demo' }
@@ -151,17 +154,20 @@ export const useBook = create<BookStore>((set, get) => ({
     await get().open(books.find(({ kind }) => kind === 'own')?.id ?? DEMO_BOOK)
   },
   async note(saying, at) {
-    const { clock, log, book } = get()
+    const { clock, book } = get()
     if (book.kind === 'guest') return { ok: false, field: '', message: ONLY_READ }
     const now = bookNow(clock)
     const entry = stampEntry(saying, writerOf(book), { id: v7({ msecs: toMs(now) }), at: at ?? now, noted: now })
-    const read = readEntry(entry)
+    const shape = await loadEntryShape()
+    if (shape === undefined) return { ok: false, field: '', message: NOT_WHOLE }
+    const read = shape.readEntry(entry)
     if (!read.ok)
       return {
         ok: false,
         field: read.path.split('.').at(-1) ?? read.path,
         message: `${sentence(read.path)} ${read.message}.`,
       }
+    const { log } = get()
     const proposal = propose(entry, log, recordsOf(log), now)
     if (!proposal.ok) return proposal
     try {
@@ -239,6 +245,8 @@ export const useBook = create<BookStore>((set, get) => ({
   },
 }))
 
+const loadEntryShape = () => import('./entryShape').catch(() => undefined)
+
 async function readInWorker(content: string) {
   const file = await askEngine('readBookFile', content).answer
   return file ?? { ok: false as const, message: 'The file could not be read. Nothing was added.' }
@@ -252,6 +260,7 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
   storage?.close()
   channel?.close()
   storage = openStorage(book.id)
+  const startListening = hearOtherTabs(book, set, get)
   const found = await storage.load()
   const demo =
     book.kind === 'demo' && !(found.seeded && found.clock !== undefined) ? await import('@ellop/demo') : undefined
@@ -270,18 +279,35 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
     minute: now,
     second: now,
   })
-  listenToOtherTabs(book, set, get)
+  startListening()
   if (!ticking) setInterval(() => tick(set, get), TICK_ms)
   ticking = true
+  // Fetched while nobody waits: the first entry finds it there, with or without a network.
+  whenIdle(() => void loadEntryShape(), IDLE_WITHIN_ms)
   void storage.gather().catch(() => undefined)
 }
 
-/** Two tabs of one book stay in step: each tells the other which entries it has stored. */
-function listenToOtherTabs(book: BookRow, set: Set, get: () => BookStore): void {
-  channel = new BroadcastChannel(`ellop-${book.id}`)
-  channel.onmessage = ({ data }: MessageEvent<{ entries?: readonly Entry[]; cleared?: boolean }>) => {
-    if (data.cleared === true) set({ log: EMPTY_LOG })
-    else if (data.entries !== undefined) set({ log: addEntries(get().log, data.entries), minute: bookNow(get().clock) })
+interface FromOtherTab {
+  readonly entries?: readonly Entry[]
+  readonly cleared?: boolean
+}
+
+/**
+ * Two tabs of one book stay in step: each tells the other which entries it has stored. What is told while the book is still
+ * being read waits until the reading is done, which the function given says.
+ */
+function hearOtherTabs(book: BookRow, set: Set, get: () => BookStore): () => void {
+  const take = ({ cleared, entries }: FromOtherTab) => {
+    if (cleared === true) set({ log: EMPTY_LOG })
+    else if (entries !== undefined) set({ log: addEntries(get().log, entries), minute: bookNow(get().clock) })
+  }
+  const waiting: FromOtherTab[] = []
+  const opened = new BroadcastChannel(`ellop-${book.id}`)
+  opened.onmessage = ({ data }: MessageEvent<FromOtherTab>) => waiting.push(data)
+  channel = opened
+  return () => {
+    opened.onmessage = ({ data }: MessageEvent<FromOtherTab>) => take(data)
+    waiting.forEach(take)
   }
 }
 
@@ -315,6 +341,7 @@ function sentence(path: string): string {
 
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   mass_g: 'The weight',
+  took_min: 'The minutes it took',
   kept_g: 'The weight that goes on',
   trimmed_g: 'The weight trimmed off',
   driedTo_g: 'The dry weight',
@@ -323,6 +350,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   backToBoil_s: 'The time until it boiled again',
   stems: 'The number of stems',
   taken: 'The number cut',
+  cutByOthers: 'The number cut by others',
   wildlifeOn: 'The number with wildlife',
   containers: 'The number of containers',
   water_mL: 'The water',

@@ -1,6 +1,7 @@
-import { ENTRY_VERSION, readEntry, upgradeEntry, type DayWeather, type Entry } from '@ellop/core'
+import { ENTRY_VERSION, upgradeEntry, type DayWeather, type Entry } from '@ellop/core'
 import Dexie, { type Table } from 'dexie'
 import type { ClockSetting } from './clock'
+import { takeEarly, type EarlyBlock } from './early'
 
 interface MetaRow {
   readonly key: 'clock' | 'seeded' | 'savedAt' | 'entryVersion'
@@ -64,14 +65,14 @@ export function openStorage(book: string): BookStorage {
   const db = new BookDb(book)
   return {
     async load() {
-      const [blocks, loose, meta] = await Promise.all([db.blocks.toArray(), db.entries.toArray(), db.meta.toArray()])
+      const { blocks, loose, meta } = await readRows(db, book)
       const value = (key: MetaRow['key']) => meta.find((row) => row.key === key)?.value
       const looseVersion = (value('entryVersion') as number | undefined) ?? 1
-      const entries = [
-        ...blocks.flatMap(({ text, version }) => upgraded(JSON.parse(text) as unknown[], version)),
-        ...upgraded(loose, looseVersion),
-      ]
-      if (looseVersion !== ENTRY_VERSION) await storeUpgraded(db, loose, looseVersion)
+      const entries: Entry[] = []
+      for (const block of blocks) for (const entry of await upgraded(block.entries, block.version)) entries.push(entry)
+      const looseNow = await upgraded(loose, looseVersion)
+      for (const entry of looseNow) entries.push(entry)
+      if (looseVersion !== ENTRY_VERSION) await storeUpgraded(db, looseNow)
       return {
         entries,
         clock: value('clock') as ClockSetting | undefined,
@@ -123,6 +124,39 @@ export function openStorage(book: string): BookStorage {
   }
 }
 
+/** All rows: what was read of them before the program came counts if the store holds just that, as entries never change. */
+async function readRows(db: BookDb, book: string) {
+  const early = await takeEarly(book)
+  return db.transaction('r', db.entries, db.blocks, db.meta, async () => {
+    const [meta, ids, numbers] = await Promise.all([
+      db.meta.toArray(),
+      db.entries.toCollection().primaryKeys(),
+      db.blocks.toCollection().primaryKeys(),
+    ])
+    if (
+      early !== undefined &&
+      early.version === meta.find(({ key }) => key === 'entryVersion')?.value &&
+      sameKeys(early.loose, ids, 'id') &&
+      sameKeys(early.blocks, numbers, 'block')
+    )
+      return { meta, blocks: early.blocks, loose: early.loose as readonly unknown[] }
+    const blocks = (await db.blocks.toArray()).map(({ block, version, text }): EarlyBlock => ({
+      block,
+      version,
+      entries: JSON.parse(text) as unknown[],
+    }))
+    return { meta, blocks, loose: (await db.entries.toArray()) as readonly unknown[] }
+  })
+}
+
+function sameKeys<Key extends string>(
+  rows: readonly Readonly<Record<Key, unknown>>[],
+  keys: readonly unknown[],
+  field: Key,
+): boolean {
+  return rows.length === keys.length && rows.every((row, index) => row[field] === keys[index])
+}
+
 /** Throws away a book's store whole. */
 export async function deleteStorage(book: string): Promise<void> {
   await Dexie.delete(`ellop-${book}`)
@@ -136,8 +170,9 @@ function inBlocks(entries: readonly Entry[]): Omit<BlockRow, 'block'>[] {
 }
 
 /** Stored entries in the shape of today. Of an older version each is held against its schema: an upgrade may have a fault. */
-function upgraded(stored: readonly unknown[], version: number): readonly Entry[] {
+async function upgraded(stored: readonly unknown[], version: number): Promise<readonly Entry[]> {
   if (version === ENTRY_VERSION) return stored as readonly Entry[]
+  const { readEntry } = await import('./entryShape')
   return stored.map((each) => {
     const read = readEntry(upgradeEntry(each, version))
     if (!read.ok) throw new RangeError(`a stored entry could not be brought up to date: ${read.path} ${read.message}`)
@@ -145,9 +180,9 @@ function upgraded(stored: readonly unknown[], version: number): readonly Entry[]
   })
 }
 
-async function storeUpgraded(db: BookDb, loose: readonly unknown[], version: number): Promise<void> {
+async function storeUpgraded(db: BookDb, loose: readonly Entry[]): Promise<void> {
   await db.transaction('rw', db.entries, db.meta, async () => {
-    await db.entries.bulkPut(upgraded(loose, version))
+    await db.entries.bulkPut(loose)
     await db.meta.put({ key: 'entryVersion', value: ENTRY_VERSION })
   })
 }

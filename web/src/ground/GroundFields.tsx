@@ -162,6 +162,18 @@ const FIELDS: { readonly [Fact in keyof GroundNote]?: (props: FieldsProps) => Re
       options={YES_NO}
     />
   ),
+  vigour: ({ draft, onChange }) => (
+    <Choice
+      label="It grows"
+      value={draft.vigour}
+      onChange={(vigour) => onChange({ ...draft, vigour })}
+      options={[
+        { value: 'poor', label: 'poorly' },
+        { value: 'usual', label: 'as usual' },
+        { value: 'lush', label: 'very lush' },
+      ]}
+    />
+  ),
   water: ({ draft, onChange }) => (
     <Choice
       label="It stands in"

@@ -18,6 +18,7 @@ export interface GroundDraft {
   readonly dogs?: GroundNote['dogs']
   readonly grazed?: 'yes' | 'no'
   readonly healthy?: 'yes' | 'no'
+  readonly vigour?: GroundNote['vigour']
   readonly water?: GroundNote['water']
   readonly upstream?: GroundNote['upstream']
   readonly flooded?: 'never' | 'on'
@@ -118,6 +119,7 @@ const READERS: { readonly [Fact in keyof GroundNote]?: Reader<Fact> } = {
   dogs: ({ dogs }) => dogs,
   grazed: ({ grazed }) => (grazed === undefined ? undefined : grazed === 'yes'),
   looksHealthy: ({ healthy }) => (healthy === undefined ? undefined : healthy === 'yes'),
+  vigour: ({ vigour }) => vigour,
   water: ({ water }) => water,
   upstream: ({ upstream }) => upstream,
   flood: ({ flooded, floodedOn }) =>

@@ -23,6 +23,8 @@ const near = ({ distance_m }: { readonly distance_m: number | null }) =>
 const listed = (words: readonly string[], none: string) =>
   words.length === 0 ? none : formatList(words.map((each) => plainWords(each)))
 
+const VIGOUR_WORDS = { poor: 'poorly', usual: 'as usual', lush: 'very lush' } as const
+
 type Says = { readonly [Fact in keyof Required<GroundNote>]: (value: NonNullable<GroundNote[Fact]>) => string }
 
 const SAYS: Says = {
@@ -40,6 +42,7 @@ const SAYS: Says = {
   dogs: (value) => value,
   grazed: (value) => (value ? 'yes' : 'no'),
   looksHealthy: (value) => (value ? 'healthy' : 'sick'),
+  vigour: (value) => VIGOUR_WORDS[value],
   water: (value) => (value === 'none' ? 'no water' : `${value === 'flowing' ? 'running' : value} water`),
   upstream: (value) => (typeof value === 'string' ? 'not known' : listed(value, 'nothing found')),
   flood: ({ last }) => (last === null ? 'not in memory' : day(last)),
@@ -62,6 +65,7 @@ const LABELS: { readonly [Fact in keyof Required<GroundNote>]: string } = {
   dogs: 'Dogs',
   grazed: 'Grazed',
   looksHealthy: 'The stand looks',
+  vigour: 'It grows',
   water: 'It stands in',
   upstream: 'Up the water',
   flood: 'Flooded',

@@ -11,7 +11,7 @@ import {
   type NowAct,
 } from '@ellop/core'
 import { Button } from 'antd'
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { useBook } from '../book/bookStore'
 import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
@@ -22,6 +22,8 @@ import { LeachEstimate } from './LeachEstimate'
 import { LeachForecast } from './LeachForecast'
 import { WayChoice } from './WayChoice'
 import { Refusal } from '../controls/Refusal'
+
+const LeachPlanner = lazy(() => import('./LeachPlanner'))
 
 /** A leach: fresh water on it, the wait, pouring off. The timer is computed from when the bath began. */
 export function BathForm({
@@ -40,10 +42,13 @@ export function BathForm({
   const planned = lotPlan(lot, context)?.steps.find(({ baths }) => baths !== undefined)
   const [water, setWater] = useState(String(planned?.baths?.each_mL ?? Math.round(lot.mass_g * 4)))
   const [temp, setTemp] = useState('')
+  const [planning, setPlanning] = useState(false)
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const { running, endsAt } = act
   const step = protocol?.steps[act.step]
   const limit = step?.limit
+  // Running water has no ratio, and equal baths say nothing of it.
+  const ratio = step?.waterRatio
   // The model knows how tannin moves, and no other taste.
   const tannin = step?.control.some((hazard) => hazard.includes('tannin')) === true
   const baths = useMemo(() => lot.baths.filter((bath) => bath.step === act.step), [lot.baths, act.step])
@@ -134,7 +139,25 @@ export function BathForm({
       )}
       <Refusal sentence={otherError(['fresh'])} />
       {tannin && <LeachEstimate baths={baths} mass_g={lot.mass_g} now={context.now} />}
-      {tannin && limit?.measure === 'baths' && <LeachForecast lot={lot} baths={baths} limit={limit} />}
+      {tannin && limit?.measure === 'baths' && (
+        <LeachForecast lot={lot} baths={baths} limit={limit} context={context} />
+      )}
+      {tannin && limit?.measure === 'baths' && ratio !== undefined && (
+        <details className="planner" onToggle={(event) => setPlanning(event.currentTarget.open)}>
+          <summary>Which baths serve best</summary>
+          {planning && (
+            <Suspense fallback={null}>
+              <LeachPlanner
+                mass_g={lot.mass_g}
+                limit={limit}
+                step={{ ...step, waterRatio: ratio }}
+                context={context}
+                onWater={(water_mL) => setWater(String(water_mL))}
+              />
+            </Suspense>
+          )}
+        </details>
+      )}
       <p className="caution">
         Drinking water only, no warmer than the limit says: warm meal sours. Sour, fizzy or slimy: throw it away, do not
         taste it.

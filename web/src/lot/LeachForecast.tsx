@@ -1,8 +1,20 @@
-import { tanninForecast, type BathFact, type LotState, type TasteForecast, type TasteNext } from '@ellop/core'
+import {
+  formatCount,
+  leachLessons,
+  tanninForecast,
+  type BathFact,
+  type JudgeContext,
+  type LotState,
+  type TasteForecast,
+  type TasteNext,
+} from '@ellop/core'
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import { askEngine } from '../workers/ask'
 
 const ForecastChart = lazy(() => import('./ForecastChart'))
+
+/** Tastes a hundred times less likely than eleven even scores do not fit what was noted. */
+const UNLIKELY = 0.01
 
 interface Limit {
   readonly least: number
@@ -11,18 +23,33 @@ interface Limit {
 }
 
 /** How many baths more, from the crumbs so far: the chance for each number, the fan of the taste, and which taste is worth most. */
-export function LeachForecast({ lot, baths, limit }: { lot: LotState; baths: readonly BathFact[]; limit: Limit }) {
+export function LeachForecast({
+  lot,
+  baths,
+  limit,
+  context,
+}: {
+  lot: LotState
+  baths: readonly BathFact[]
+  limit: Limit
+  context: JudgeContext
+}) {
   const asked = useMemo(
     () => tanninForecast(baths, lot.tastes, lot.mass_g, limit),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the limit is the record's and stays
     [baths, lot.tastes, lot.mass_g],
   )
   const done = baths.filter(({ endedAt }) => endedAt !== null).length
-  const [told, setTold] = useState<{ readonly forecast: TasteForecast; readonly next: TasteNext | undefined }>()
+  const [told, setTold] = useState<{
+    readonly forecast: TasteForecast
+    readonly next: TasteNext | undefined
+    readonly lots: number
+    readonly samePatch: number
+  }>()
   useEffect(() => {
     if (asked === undefined) return undefined
     const from = Math.max(limit.least, done + (baths.length > done ? 1 : 0))
-    const question = askEngine('leachForecast', { asked, from })
+    const question = askEngine('leachForecast', { asked, from, lessons: leachLessons(lot, context) })
     void question.answer.then((answer) => {
       if (answer !== undefined) setTold(answer)
     })
@@ -30,7 +57,7 @@ export function LeachForecast({ lot, baths, limit }: { lot: LotState; baths: rea
     // eslint-disable-next-line react-hooks/exhaustive-deps -- asked anew when what is known changes
   }, [asked])
   if (asked === undefined || told === undefined) return null
-  const { forecast, next } = told
+  const { forecast, next, lots, samePatch } = told
   const crumbs = asked.observations.filter(({ afterBath }) => afterBath > 0)
   const least = (count: number) => Math.max(limit.least, count)
   const beyond = (count: number) => (count > asked.maxBaths ? `more than ${asked.maxBaths}` : String(least(count)))
@@ -55,6 +82,12 @@ export function LeachForecast({ lot, baths, limit }: { lot: LotState; baths: rea
           shown={Math.min(asked.maxBaths, Math.max(p90 + 1, limit.least + 2, done + 3))}
         />
       </Suspense>
+      {!worsened && forecast.surprise < UNLIKELY && (
+        <p className="told">
+          Such tastes are unlikely from baths like these. Is the meal coarser, the water warmer, a bath not noted? The
+          forecast holds only for what was noted.
+        </p>
+      )}
       {worsened && (
         <p className="told">
           A crumb tasted worse than one before it. Was it another taster, another grain, a mouth not rinsed? Taste again
@@ -63,8 +96,12 @@ export function LeachForecast({ lot, baths, limit }: { lot: LotState; baths: rea
       )}
       <p className="soft">
         {crumbs.length === 0
-          ? 'No crumb was tasted yet: this is the book’s guess, and it is wide. '
+          ? lots === 0
+            ? 'No crumb was tasted yet: this is the book’s guess, and it is wide. '
+            : 'No crumb of it was tasted yet. '
           : `From ${crumbs.length === 1 ? 'one crumb' : `${crumbs.length} crumbs`} and the baths so far. `}
+        {lots > 0 &&
+          `${formatCount(lots, 'earlier lot')} of your own taught it, ${samePatch === 0 ? 'none' : samePatch === lots ? (lots === 1 ? 'of this patch' : 'all of this patch') : `${samePatch} of this patch`}. `}
         {next !== undefined && `A crumb after bath ${next.afterBath} would tell most. `}
         For taste alone, if the baths to come are like those so far; only the crumb, spat out, ends the leach.
       </p>

@@ -1,5 +1,6 @@
 import {
   countedAs,
+  cutBefore,
   fairShare,
   removalOf,
   requireTaxon,
@@ -15,14 +16,14 @@ import { useNote } from '../controls/useNote'
 import { StandReason } from '../take/StandReason'
 import { Refusal } from '../controls/Refusal'
 
-const FIELDS = ['stems', 'taken', 'wildlifeOn']
+const FIELDS = ['stems', 'taken', 'wildlifeOn', 'cutByOthers']
 
 /** How much stood there, how much was cut, and who lives on it. The share and the other schools are told at once. */
 export function StandForm({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const { write, errorOf, otherError } = useNote()
   const taxon = requireTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
   const part = lot.weighedIn?.part ?? 'leaf'
-  const [typed, setTyped] = useState({ stems: '', taken: '', wildlifeOn: '0' })
+  const [typed, setTyped] = useState({ stems: '', taken: '', wildlifeOn: '0', cutByOthers: '0' })
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const [looked, setLooked] = useState(false)
   const [others, setOthers] = useState(false)
@@ -31,12 +32,20 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
   const [clone, setClone] = useState<'one' | 'many' | 'unknown'>('unknown')
   const stems = readField(typed.stems)
   const wildlife = readField(typed.wildlifeOn)
+  const byOthers = readField(typed.cutByOthers)
+  const before = cutBefore(
+    {
+      ...{ lot: lot.id, taxon, part, patch: lot.weighedIn?.patch ?? '', at: context.now },
+      byOthers: 'value' in byOthers ? byOthers.value : 0,
+    },
+    { lots: context.book.lots, catalogue: context.catalogue },
+  )
   const share =
     'value' in stems && stems.value > 0 && 'value' in wildlife
       ? fairShare({
           taxon,
           part,
-          stand: { pieces: stems.value },
+          stand: { pieces: stems.value + before },
           wildlifeOn: wildlife.value,
           othersPick: others,
           clone: digs && clone !== 'many',
@@ -47,7 +56,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
     const read = Object.entries(typed).map(([field, text]) => [field, readField(text)] as const)
     setFaults(Object.fromEntries(read.flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))))
     const taken = readField(typed.taken)
-    if ('value' in stems && 'value' in taken && 'value' in wildlife)
+    if ('value' in stems && 'value' in taken && 'value' in wildlife && 'value' in byOthers)
       void write(
         {
           type: 'stand-counted',
@@ -57,6 +66,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           wildlifeLooked: looked,
           wildlifeOn: wildlife.value,
           othersPick: others,
+          cutByOthers: byOthers.value,
           ...(digs ? { clone: clone !== 'many' } : {}),
           school: school ?? null,
         },
@@ -90,6 +100,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           Others pick here too
         </Checkbox>
       </div>
+      {others && field('cutByOthers', 'Cut by others already, by the stumps')}
       {digs && (
         <div className="wide">
           <Choice
@@ -114,6 +125,8 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
         />
         {share !== undefined && (
           <p className="told">
+            {before > 0 &&
+              `${before} were cut there before and have drawn on the same share: ${Math.max(0, share.pieces - before)} are left of it. `}
             {share.text} The schools say {share.schools.map(({ name, pieces: many }) => `${many} (${name})`).join(', ')}
             .
           </p>

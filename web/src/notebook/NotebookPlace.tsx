@@ -1,12 +1,9 @@
 import {
   describeEntry,
   formatCount,
-  formatDay,
-  isAmendment,
   kitchenAt,
   LARGEST_FILE_BYTES,
   lotsTouched,
-  timeOf,
   type Entry,
   type ImportReading,
   type PositionsInFile,
@@ -17,6 +14,7 @@ import { Link, useSearchParams } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { FileInput } from '../controls/FileInput'
 import { HoldButton } from '../controls/HoldButton'
+import { EntryLine } from './EntryLine'
 import { Redate } from './Redate'
 import { saveFile } from './saveFile'
 import { StrikeOut } from './StrikeOut'
@@ -71,40 +69,20 @@ export default function NotebookPlace() {
         <>
           <ol className="notebook">
             {lines.slice((page - 1) * PAGE, page * PAGE).map((entry) => {
-              const says = describeEntry(entry, log.state, context.catalogue)
               const [lot] = lotsTouched(entry)
-              const struck = log.amendments.struck.has(entry.id)
               return (
-                <li key={entry.id} className={struck ? 'struck' : ''}>
-                  <time dateTime={entry.at}>
-                    {formatDay(entry.at, timeZone, true)} <strong>{timeOf(entry.at, timeZone)}</strong>
-                  </time>
-                  <span className="line">
-                    {lot !== undefined && <Link to={`/lot/${lot}`}>{log.state.lots.get(lot)?.code || lot}</Link>} {says}
-                    {struck && <span className="tag">struck out</span>}
-                    {log.entries.get(entry.id)?.at !== entry.at && <span className="tag">time changed</span>}
-                  </span>
-                  {!struck && !isAmendment(entry) && (
-                    <Button
-                      type="text"
-                      className="strike-button"
-                      aria-label={`Change the time: ${says}`}
-                      onClick={() => setRedating(entry)}
-                    >
-                      Time
-                    </Button>
-                  )}
-                  {!struck && (
-                    <Button
-                      type="text"
-                      className="strike-button"
-                      aria-label={`Strike out: ${says}`}
-                      onClick={() => setStriking(entry)}
-                    >
-                      Strike out
-                    </Button>
-                  )}
-                </li>
+                <EntryLine
+                  key={entry.id}
+                  entry={entry}
+                  says={describeEntry(entry, log.state, context.catalogue)}
+                  lot={lot}
+                  lotCode={lot === undefined ? '' : log.state.lots.get(lot)?.code || lot}
+                  struck={log.amendments.struck.has(entry.id)}
+                  moved={log.entries.get(entry.id)?.at !== entry.at}
+                  timeZone={timeZone}
+                  onRedate={setRedating}
+                  onStrike={setStriking}
+                />
               )
             })}
           </ol>

@@ -2,6 +2,7 @@ import {
   CHARACTERS,
   commonName,
   countedAs,
+  cutBefore,
   fairShare,
   fieldView,
   findTaxon,
@@ -153,12 +154,12 @@ function Picking({ line, outing }: { line: FieldLine; outing: string }) {
   )
 }
 
-type Typed = 'stood' | 'cut' | 'hosts' | 'amount'
-const EMPTY: Readonly<Record<Typed, string>> = { stood: '', cut: '', hosts: '0', amount: '' }
+type Typed = 'stood' | 'cut' | 'hosts' | 'amount' | 'stumps' | 'took'
+const EMPTY: Readonly<Record<Typed, string>> = { stood: '', cut: '', hosts: '0', amount: '', stumps: '0', took: '' }
 
 /** What stood there, what was cut, what it weighs or counts: the lot and its stand in one go. */
 function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; onDone: () => void }) {
-  const { book } = useJudgeContext()
+  const { book, catalogue, now: minute } = useJudgeContext()
   const { write, otherError } = useNote()
   const { taxon, use, wish } = line
   const [typed, setTyped] = useState(EMPTY)
@@ -169,12 +170,20 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
   const pieceMass_g = use.pieceMass_g
   const stood = readField(typed.stood)
   const hosts = readField(typed.hosts)
+  const stumps = readField(typed.stumps)
+  const before = cutBefore(
+    {
+      ...{ lot: null, taxon, part: wish.part, patch: wish.patch, at: minute },
+      byOthers: 'value' in stumps ? stumps.value : 0,
+    },
+    { lots: book.lots, catalogue },
+  )
   const share =
     'value' in stood && stood.value > 0 && 'value' in hosts
       ? fairShare({
           taxon,
           part: wish.part,
-          stand: { pieces: stood.value },
+          stand: { pieces: stood.value + before },
           wildlifeOn: hosts.value,
           othersPick: others,
           clone: removalOf(wish.part) === 'whole',
@@ -183,14 +192,17 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
   const submit = async () => {
     const cut = readField(typed.cut)
     const amount = readField(typed.amount)
+    const took = typed.took.trim() === '' ? undefined : readField(typed.took)
     const wrong = [
       ['Stood there', stood],
       ['You cut', cut],
       ['With somebody living on them', hosts],
+      ['Cut by others', stumps],
+      ['Minutes it took', took],
       [by === 'weight' ? 'Weight' : 'Pieces', amount],
     ].find((each): each is [string, { error: string }] => typeof each[1] === 'object' && 'error' in each[1])
     if (wrong !== undefined) return setFault(`${wrong[0]}: ${wrong[1].error}`)
-    if (!('value' in stood && 'value' in cut && 'value' in hosts && 'value' in amount)) return
+    if (!('value' in stood && 'value' in cut && 'value' in hosts && 'value' in amount && 'value' in stumps)) return
     const pieces = Math.round(amount.value)
     if (amount.value <= 0) return setFault(`${by === 'weight' ? 'Weight' : 'Pieces'}: more than nothing.`)
     if (cut.value > stood.value) return setFault(`You cut: not more than the ${grouped(stood.value)} that stood there.`)
@@ -208,6 +220,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
         mass_g: by === 'weight' ? amount.value : pieces * (pieceMass_g ?? 1),
         pickedAt: now,
         outing,
+        ...(took !== undefined && 'value' in took ? { took_min: took.value } : {}),
         ...(by === 'count' ? { counted: pieces } : {}),
       },
       '',
@@ -222,6 +235,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
         wildlifeLooked: looked,
         wildlifeOn: hosts.value,
         othersPick: others,
+        cutByOthers: stumps.value,
         ...(removalOf(wish.part) === 'whole' ? { clone: true } : {}),
         school: null,
       },
@@ -241,7 +255,13 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
   return (
     <div className="form bring-in">
       {field('stood', 'Stood there', countedAs(wish.part))}
-      {share !== undefined && <p className="told">{share.text}</p>}
+      {share !== undefined && (
+        <p className="told">
+          {before > 0 &&
+            `${grouped(before)} were cut there before: ${grouped(Math.max(0, share.pieces - before))} are left of the share. `}
+          {share.text}
+        </p>
+      )}
       {taxon.wildlifeHost !== undefined && (
         <>
           <Checkbox checked={looked} onChange={({ target }) => setLooked(target.checked)}>
@@ -253,6 +273,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
       <Checkbox checked={others} onChange={({ target }) => setOthers(target.checked)}>
         Others pick here too
       </Checkbox>
+      {others && field('stumps', 'Cut by others already, by the stumps', countedAs(wish.part))}
       {field('cut', 'You cut', countedAs(wish.part))}
       {pieceMass_g !== undefined && (
         <Choice
@@ -266,6 +287,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
         />
       )}
       {field('amount', by === 'weight' ? 'It weighs' : 'Pieces', by === 'weight' ? 'g' : 'pieces')}
+      {field('took', 'Minutes it took, if you looked', 'min')}
       {by === 'count' && pieceMass_g !== undefined && (
         <p className="field-note">
           About {formatMass(pieceMass_g)} a piece by the record. It is weighed at home, when it is sorted; until then

@@ -10,12 +10,9 @@ import {
   formatSpan,
   grouped,
   kitchenAt,
-  kitchenSite,
   outingChoices,
   planOuting,
   plainWords,
-  season,
-  seasonInput,
   tellsToSee,
   weatherOn,
   CHARACTERS,
@@ -32,7 +29,7 @@ import { useJudgeContext } from '../book/bookStore'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { rowName, stateWord } from '../season/words'
-import { useWeather } from '../season/useWeather'
+import { useSeason } from '../season/useSeason'
 import '../app/field.css'
 import '../app/season.css'
 import { Refusal } from '../controls/Refusal'
@@ -46,7 +43,6 @@ export default function OutingPlace() {
   const context = useJudgeContext()
   const { book, catalogue, now } = context
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
-  const site = useMemo(() => kitchenSite(book, now), [book, now])
   const [ahead, setAhead] = useState(0)
   const [plates, setPlates] = useState('4')
   const [company, setCompany] = useState('')
@@ -55,16 +51,14 @@ export default function OutingPlace() {
   const [wanted, setWanted] = useState<readonly string[]>([])
   const at = addDays(now, ahead)
   const day = dayOf(at, timeZone)
-  const [known] = useWeather(dayOf(now, timeZone), site.latitude_deg, site.elevation_m, '')
+  const { told, known } = useSeason(context, { at })
   const choices = useMemo(
     () =>
-      outingChoices(season(seasonInput(book, catalogue, at, known?.weather, site)).rows, {
-        book,
-        catalogue,
-        now: at,
-      }).toSorted((a, b) => a.against.length - b.against.length || (a.patch < b.patch ? -1 : 1)),
+      outingChoices(told === undefined || told === 'failed' ? [] : told.rows, { book, catalogue, now: at }).toSorted(
+        (a, b) => a.against.length - b.against.length || (a.patch < b.patch ? -1 : 1),
+      ),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is open changes by the day, not by the minute
-    [book, catalogue, day, known, site],
+    [book, catalogue, told],
   )
   const read = readField(plates)
   const count = 'value' in read && read.value >= 1 && read.value <= MOST_PLATES ? Math.round(read.value) : undefined
@@ -159,7 +153,15 @@ export default function OutingPlace() {
               />
             )}
           </Field>
-          {choices.length === 0 && (
+          {told === undefined && (
+            <p className="told" aria-busy="true">
+              Reckoning the season …
+            </p>
+          )}
+          {told === 'failed' && (
+            <Refusal sentence="The season could not be reckoned, so nothing is offered. Open this place again." />
+          )}
+          {told !== undefined && told !== 'failed' && choices.length === 0 && (
             <p className="told">
               Nothing is open at a patch of yours on that day. <Link to="/season">See what comes</Link>, or note where
               you met a plant.
@@ -290,7 +292,10 @@ function Line({ line, catalogue }: { line: OutingLine; catalogue: Catalogue }) {
             <strong>{massRange(effort.picked_g)}</strong> for {formatCount(plates, 'plate')}
             {effort.pieces !== undefined && `, about ${grouped(Math.ceil(effort.pieces.usual))} pieces`}
             {effort.basket_L !== undefined && `, ${grouped(effort.basket_L.usual, 1)} L loose`}
-            {effort.kept.from === 'own' && ` (by ${formatCount(effort.kept.weighings, 'sorting')} of your own)`}
+            {effort.kept.from === 'own' && ` (by ${formatCount(effort.kept.pickings, 'sorting')} of your own)`}
+            {effort.picking_min !== undefined &&
+              effort.rate !== undefined &&
+              `; picking takes ${formatSpan(effort.picking_min.usual)} (${formatSpan(effort.picking_min.low)} to ${formatSpan(effort.picking_min.high)}), ${portionsAnHour(effort.rate.portions.usual)}${effort.rate.from === 'own' ? `, as you did ${formatCount(effort.rate.pickings, 'time')}` : ''}`}
           </>
         )}
       </p>
@@ -323,6 +328,12 @@ function nameOf(scientificName: string, { taxa }: Catalogue): string {
 function massRange({ low, usual, high }: Range): string {
   const nice = (mass_g: number) => Math.round(mass_g / 10) * 10
   return `${formatMass(nice(usual))} (${grouped(nice(low))} to ${formatMass(nice(high))})`
+}
+
+function portionsAnHour(portions: number): string {
+  return portions < 1
+    ? `${formatSpan(60 / portions)} a portion`
+    : `${formatCount(Math.round(portions), 'portion')} an hour`
 }
 
 function keyOf({ taxon, use, patch }: OutingChoice): string {

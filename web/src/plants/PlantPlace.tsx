@@ -12,6 +12,8 @@ import {
   meetingDays,
   meetingsNeeded,
   plainWords,
+  rangeDoubt,
+  regionOf,
   strandsOf,
   tellsToSee,
   type JudgeContext,
@@ -50,6 +52,7 @@ export default function PlantPlace() {
       </section>
     )
   const kitchen = kitchenAt(context.book.house, context.now)
+  const doubt = rangeDoubt(taxon, context.catalogue, regionOf(kitchen?.timeZone ?? 'UTC'))
   const part = taxon.uses.find(({ verdict }) => verdict !== 'never')?.part
   return (
     <article className="plant">
@@ -72,6 +75,7 @@ export default function PlantPlace() {
           <p className="names">
             {formatList([...taxon.commonNames.en.slice(1), ...taxon.commonNames.de, ...taxon.commonNames.fr]) || ' '}
           </p>
+          {doubt !== undefined && taxon.neverFood === undefined && <p className="told doubt">{doubt.says}</p>}
           {taxon.neverFood === undefined ? (
             <Verdicts taxon={taxon} />
           ) : (

@@ -1,22 +1,18 @@
 import {
   commonName,
   dayNumber,
-  dayOf,
   dayOfNumber,
   formatCount,
   formatDay,
   growingYear,
   kitchenAt,
-  kitchenSite,
   plainWords,
   ROUND_THE_KITCHEN,
-  season,
-  seasonInput,
   STAGES,
   type SeasonRow,
   type Stage,
 } from '@ellop/core'
-import { App, Button, Dropdown, Input, Select, Switch } from 'antd'
+import { App, Button, Dropdown, Input, Select, Spin, Switch } from 'antd'
 import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useIsPhone } from '../app/useWidth'
@@ -26,7 +22,7 @@ import { says } from '../controls/FindBar'
 import { useNote } from '../controls/useNote'
 import { saveFile } from '../notebook/saveFile'
 import { Lens } from './Lens'
-import { useWeather } from './useWeather'
+import { useSeason } from './useSeason'
 import { WeatherLine } from './WeatherLine'
 import { isKind, KINDS, rowName, stateWord, whenWords, type Kind } from './words'
 import '../app/season.css'
@@ -40,19 +36,11 @@ const SHOWN = 40
 export default function SeasonPlace() {
   const context = useJudgeContext()
   const [search] = useSearchParams()
-  const { book, catalogue, now } = context
+  const { book, now } = context
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
-  const site = useMemo(() => kitchenSite(book, now), [book, now])
-  const today = dayOf(now, timeZone)
-  const [known, reload] = useWeather(today, site.latitude_deg, site.elevation_m, search.get('station') ?? '')
-  const input = useMemo(
-    () => seasonInput(book, catalogue, now, known?.weather, site),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- a season changes by the day, not by the minute
-    [book, catalogue, today, known, site],
-  )
-  const told = useMemo(() => season(input), [input])
+  const { told, known, reload, today, site } = useSeason(context, { station: search.get('station') ?? '' })
   const phone = useIsPhone()
-  const [find, setFind] = useState('')
+  const [find, setFind] = useState(search.get('find') ?? '')
   const [kind, setKind] = useState<Kind>('all')
   const [patch, setPatch] = useState<string>()
   const [all, setAll] = useState(false)
@@ -68,6 +56,23 @@ export default function SeasonPlace() {
       ),
     [book],
   )
+  if (told === undefined)
+    return (
+      <section className="empty" aria-busy="true">
+        <Spin />
+        <p>Reckoning the season …</p>
+      </section>
+    )
+  if (told === 'failed')
+    return (
+      <section className="empty" role="alert">
+        <h1>The season could not be reckoned</h1>
+        <p>The part of the program that does it did not answer. Nothing in the book was changed.</p>
+        <Button type="primary" size="large" onClick={() => window.location.reload()}>
+          Try again
+        </Button>
+      </section>
+    )
   const rows = told.rows.filter(
     (row) =>
       (all || row.patch !== ROUND_THE_KITCHEN || find !== '') &&
@@ -91,7 +96,7 @@ export default function SeasonPlace() {
     .filter((row) => !open.includes(row) && !soon.includes(row))
     .toSorted((a, b) => (a.from < b.from ? -1 : 1))
   const yearFrom = growingYear(today, site)
-  const shared = { yearFrom, today: dayNumber(today), patchName, sightings: input.sightings }
+  const shared = { yearFrom, today: dayNumber(today), patchName, sightings: told.sightings }
   const { offsets } = told
   const filters = (
     <div className="season-filters">

@@ -8,12 +8,12 @@ const waiting = new Map<number, (answer: EngineAnswer) => void>()
 export function askEngine<Name extends EngineName>(
   engine: Name,
   input: Parameters<Engines[Name]>[0],
-): { readonly answer: Promise<ReturnType<Engines[Name]> | undefined>; readonly cancel: () => void } {
+): { readonly answer: Promise<Awaited<ReturnType<Engines[Name]>> | undefined>; readonly cancel: () => void } {
   worker ??= startWorker()
   last += 1
   const id = last
-  const answer = new Promise<ReturnType<Engines[Name]> | undefined>((resolve) => {
-    waiting.set(id, (told) => resolve(told.ok ? (told.answer as ReturnType<Engines[Name]>) : undefined))
+  const answer = new Promise<Awaited<ReturnType<Engines[Name]>> | undefined>((resolve) => {
+    waiting.set(id, (told) => resolve(told.ok ? (told.answer as Awaited<ReturnType<Engines[Name]>>) : undefined))
     worker?.postMessage({ id, engine, input })
   })
   const cancel = () => {

@@ -8,7 +8,7 @@ export interface StandCounted extends EntryBase, Omit<StandFact, 'at'> {
 }
 
 export const standCounted: EntryDef<StandCounted, LotState> = {
-  apply: (lot, { at, stems, taken, wildlifeLooked, wildlifeOn, othersPick, clone, school }) => ({
+  apply: (lot, { at, stems, taken, wildlifeLooked, wildlifeOn, othersPick, cutByOthers, clone, school }) => ({
     ...lot,
     stand: {
       at,
@@ -18,6 +18,7 @@ export const standCounted: EntryDef<StandCounted, LotState> = {
       wildlifeOn,
       othersPick,
       school,
+      ...(cutByOthers === undefined ? {} : { cutByOthers }),
       ...(clone === undefined ? {} : { clone }),
     },
   }),

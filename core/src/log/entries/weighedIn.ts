@@ -8,12 +8,13 @@ export interface WeighedIn extends EntryBase, Omit<WeighIn, 'entry'> {
 }
 
 export const weighedIn: EntryDef<WeighedIn, LotState> = {
-  apply: (lot, { id, code, taxon, part, stage, patch, mass_g, pickedAt, counted, outing }) => ({
+  apply: (lot, { id, code, taxon, part, stage, patch, mass_g, pickedAt, counted, took_min, outing }) => ({
     ...lot,
     code,
     weighedIn: {
       ...{ entry: id, code, taxon, part, stage, patch, mass_g, pickedAt },
       ...(counted === undefined ? {} : { counted }),
+      ...(took_min === undefined ? {} : { took_min }),
       ...(outing === undefined ? {} : { outing }),
     },
     mass_g: lot.mass_g + mass_g,

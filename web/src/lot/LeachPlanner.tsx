@@ -1,0 +1,119 @@
+import {
+  formatSpan,
+  formatVolume,
+  kitchenAt,
+  tanninChoice,
+  type JudgeContext,
+  type LeachFront,
+  type LeachPlan,
+} from '@ellop/core'
+import { Button, Spin } from 'antd'
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { askEngine } from '../workers/ask'
+
+const FrontChart = lazy(() => import('./FrontChart'))
+
+interface Limit {
+  readonly least: number
+  readonly minutes: number
+  readonly tasteAtMost: number
+  readonly atMost_C?: number
+}
+
+/** The same plan may be the best in more than one way. */
+const AIMS = [
+  { aim: 'time', says: 'Quickest' },
+  { aim: 'water', says: 'Least water' },
+  { aim: 'fuel', says: 'Least fuel' },
+] as const
+
+/** Which baths serve best for the whole leach: the quickest, the least water, the least fuel, and what lies between them. */
+export default function LeachPlanner({
+  mass_g,
+  limit,
+  step,
+  context,
+  onWater,
+}: {
+  mass_g: number
+  limit: Limit
+  step: Parameters<typeof tanninChoice>[2]
+  context: JudgeContext
+  onWater: (water_mL: number) => void
+}) {
+  const kitchen = kitchenAt(context.book.house, context.now)
+  const asked = useMemo(
+    () => (kitchen === undefined ? undefined : tanninChoice(mass_g, limit, step, kitchen)),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- limit and step are the record's and stay
+    [mass_g, kitchen],
+  )
+  const [told, setTold] = useState<LeachFront | 'failed'>()
+  const [chosen, setChosen] = useState<LeachPlan>()
+  useEffect(() => {
+    if (asked === undefined) return undefined
+    const question = askEngine('optimiseLeach', asked)
+    let gone = false
+    void question.answer.then((answer) => {
+      if (!gone) setTold(answer ?? 'failed')
+    })
+    return () => {
+      gone = true
+      question.cancel()
+    }
+  }, [asked])
+  if (asked === undefined)
+    return <p className="told">No pot here holds the meal and the least water that the record asks for.</p>
+  if (told === undefined)
+    return (
+      <p className="told" aria-busy="true">
+        <Spin size="small" /> Reckoning the baths …
+      </p>
+    )
+  if (told === 'failed') return <p className="refusal">The baths could not be reckoned. Open this again.</p>
+  if (told.best === undefined) return <p className="refusal">{told.why}</p>
+  const { best, front } = told
+  const cold = best.time.total.fuel_kJ === 0
+  const shown = AIMS.filter(({ aim }) => aim !== 'fuel' || !cold)
+  const plan = chosen ?? best.water
+  return (
+    <section className="leach-planner" aria-label="Which baths serve best">
+      <div className="plan-ways" role="group" aria-label="The best in one way each">
+        {shown.map(({ aim, says }) => (
+          <button
+            key={aim}
+            type="button"
+            className={samePlan(best[aim], plan) ? 'plan-way chosen' : 'plan-way'}
+            aria-pressed={samePlan(best[aim], plan)}
+            onClick={() => setChosen(best[aim])}
+          >
+            <span>{says}</span>
+            <strong>{costs(best[aim], cold)}</strong>
+          </button>
+        ))}
+      </div>
+      <Suspense fallback={<Spin />}>
+        <FrontChart front={front} chosen={plan} onChoose={setChosen} />
+      </Suspense>
+      <p className="forecast-says">
+        <strong>{plan.baths}</strong> baths of <strong>{formatVolume(plan.water_mL)}</strong>,{' '}
+        {formatSpan(plan.minutes)} each, at {Math.round(plan.temp_C)} °C: {costs(plan, cold)}.
+      </p>
+      <Button size="large" onClick={() => onWater(Math.round(plan.water_mL / 50) * 50)}>
+        Take this much water
+      </Button>
+      <p className="caution">
+        For a lot as strong as the book’s middle one; yours may need more. No bath is shorter or warmer and none is left
+        out against the limit. Only the crumb, spat out, ends the leach.
+      </p>
+    </section>
+  )
+}
+
+function samePlan(a: LeachPlan, b: LeachPlan): boolean {
+  return a.baths === b.baths && a.water_mL === b.water_mL && a.minutes === b.minutes
+}
+
+function costs({ total }: LeachPlan, cold: boolean): string {
+  const fuel = cold ? '' : ` · ${(total.fuel_kJ / 1000).toFixed(1)} MJ`
+  return `${formatSpan(total.time_min)} · ${formatVolume(total.water_mL)}${fuel}`
+}
