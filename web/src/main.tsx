@@ -14,6 +14,9 @@ import { keepOffline } from './app/offline'
 import { THEME } from './app/theme'
 import { startAutosave } from './book/autosave'
 
+/** Long enough for a cook who looks up from the pot; the last one alone. */
+const MESSAGES = { duration: 4, maxCount: 1 }
+
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? ''
 const root = document.getElementById('root')
 const overlays = document.getElementById('overlays')
@@ -24,7 +27,7 @@ createRoot(root).render(
   <StrictMode>
     {/* Overlays open in a place of their own: for document.body the library would inject styles without the nonce. */}
     <ConfigProvider theme={THEME} csp={{ nonce }} wave={{ disabled: true }} getPopupContainer={() => overlays}>
-      <AntApp>
+      <AntApp message={MESSAGES}>
         <BrowserRouter>
           <App />
         </BrowserRouter>

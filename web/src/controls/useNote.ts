@@ -12,7 +12,7 @@ export function useNote() {
     async (saying: Saying, said = 'Noted', at?: Instant): Promise<Noted> => {
       const noted = await note(saying, at)
       setRefusal(noted.ok ? undefined : noted)
-      if (noted.ok && said !== '') void message.success(said, 1.6)
+      if (noted.ok && said !== '') void message.success(said)
       return noted
     },
     [note, message],
