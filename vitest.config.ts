@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
@@ -9,6 +10,8 @@ export default defineConfig({
       'demo/src/**/*.test.ts',
       'web/src/**/*.test.ts',
     ],
+    // All processors: by default one is left free, which is half of a small machine.
+    maxWorkers: availableParallelism(),
     testTimeout: 120_000,
     setupFiles: ['core/src/test/seed.ts'],
   },
