@@ -5,7 +5,7 @@ import './app/places.css'
 import './app/more.css'
 import './app/plants.css'
 import './app/print.css'
-import { App as AntApp, ConfigProvider } from 'antd'
+import { ConfigProvider } from 'antd'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
@@ -13,9 +13,6 @@ import { App } from './app/App'
 import { keepOffline } from './app/offline'
 import { THEME } from './app/theme'
 import { startAutosave } from './book/autosave'
-
-/** Long enough for a cook who looks up from the pot; the last one alone. */
-const MESSAGES = { duration: 4, maxCount: 1 }
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? ''
 const root = document.getElementById('root')
@@ -27,11 +24,9 @@ createRoot(root).render(
   <StrictMode>
     {/* Overlays open in a place of their own: for document.body the library would inject styles without the nonce. */}
     <ConfigProvider theme={THEME} csp={{ nonce }} wave={{ disabled: true }} getPopupContainer={() => overlays}>
-      <AntApp message={MESSAGES}>
-        <BrowserRouter>
-          <App />
-        </BrowserRouter>
-      </AntApp>
+      <BrowserRouter>
+        <App />
+      </BrowserRouter>
     </ConfigProvider>
   </StrictMode>,
 )

@@ -6,6 +6,7 @@ import type { GroundNote } from '../ground/facts'
 import type { Saying } from '../log/stamp'
 import { BLANCH, bringIn, CLEAN, cook, FITTING_TELLS, household, load, Pen, tell, weighIn } from '../test/pen'
 import { ACT_GATES, shutFor } from './acts'
+import { bringInKind, leachBaths, meetAll, runStep } from '../test/plants'
 import { judge, packAsLot, type Intent } from './judge'
 import { eaterVerdict } from './plate'
 import { storedAs } from './keep'
@@ -223,6 +224,63 @@ describe('Identity', () => {
     harmless.write({ type: 'stray-reported', lot: 'A', what: 'chopped', brokenUp: true })
     harmless.write({ type: 'strays-sorted', lot: 'A', found: 0 })
     expect(see(harmless, 'identity').state).toBe('open')
+  })
+  it('of a mixed stand wants ten stems looked at, or all where fewer were cut', () => {
+    const attested = (stemsSeen: number, taken: number | null, mixed = true) => {
+      const pen = bringIn(opened())
+      if (taken !== null)
+        pen.write({
+          type: 'stand-counted',
+          lot: 'A',
+          stems: 2000,
+          taken,
+          wildlifeLooked: true,
+          wildlifeOn: 0,
+          othersPick: false,
+          school: null,
+        })
+      pen.write({ type: 'certain-attested', lot: 'A', stand: { mixed, stemsSeen } })
+      return see(pen, 'identity')
+    }
+    expect(attested(9, 500)).toEqual({
+      state: 'ajar',
+      reasons: [
+        'Other plants grow among it and you looked at 9 of its stems: look at 10, then say again that you are certain.',
+      ],
+    })
+    expect(attested(5, 6).reasons[0]).toContain('look at 6,')
+    for (const fit of [attested(10, 500), attested(9, 9), attested(10, null), attested(0, 500, false)])
+      expect(fit).toEqual({ state: 'open', reasons: [expect.stringContaining('Every key tell fits')] })
+    const uncounted = opened()
+    weighIn(uncounted)
+    for (const [character, state] of FITTING_TELLS) tell(uncounted, character, state)
+    uncounted.write({ type: 'certain-attested', lot: 'A', stand: { mixed: true, stemsSeen: 9 } })
+    expect(see(uncounted, 'identity').reasons[0]).toContain('look at 10,')
+  })
+  it('says whose word a plant of one’s own rests on', () => {
+    const pen = bringIn(household(new Pen(catalogueWith('Urtica dioica', { own: true }))))
+    pen.write({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' })
+    expect(see(pen, 'identity').reasons.at(-1)).toBe(
+      'On record by your own word: nobody but you has checked what it could be taken for.',
+    )
+    expect(see(bringIn(opened()), 'identity').reasons).toHaveLength(1)
+  })
+  it('of a part is open again only once the last stray of its picking was gone through here too', () => {
+    const pen = bringIn(opened())
+    pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 300, why: 'another dish' })
+    const stray = () => pen.write({ type: 'stray-reported', lot: 'B', what: 'a smooth leaf', brokenUp: false })
+    stray()
+    pen.force({ type: 'strays-sorted', lot: 'A', found: 0 })
+    pen.wait(1)
+    expect(see(pen, 'identity').state).toBe('open')
+    stray()
+    expect(see(pen, 'identity')).toEqual({
+      state: 'ajar',
+      reasons: ['A stray was found in lot B, of the same picking: go through this one too.'],
+    })
+    // At the moment of the report itself it was gone through with it in mind.
+    pen.force({ type: 'strays-sorted', lot: 'A', found: 0 }, pen.lot('B').strays.reportedAt ?? '')
+    expect(see(pen, 'identity').state).toBe('open')
   })
   it('is closed by a taste that is an alarm', () => {
     const pen = cook(opened())
@@ -589,6 +647,54 @@ describe('Make safe', () => {
     expect(see(thrown, 'makeSafe').reasons[1]).toBe(
       'Nitrate: A blanch whose water is thrown away takes part of the nitrate out. Done.',
     )
+  })
+  it('of a batch is closed where one part of it is refused or no one way would do, whoever joined it', () => {
+    const joinedFrom = (second: 'beet' | 'acorns' | 'leaf') => {
+      const pen = meetAll(opened())
+      bringInKind(pen, 'beet', 'A')
+      if (second === 'leaf')
+        pen.force({
+          type: 'weighed-in',
+          lot: 'B',
+          code: 'B',
+          taxon: 'Sambucus nigra',
+          part: 'leaf',
+          stage: 'young',
+          patch: 'wall',
+          mass_g: 900,
+          pickedAt: pen.now,
+        })
+      else bringInKind(pen, second, 'B')
+      pen.wait(1).force({
+        type: 'joined',
+        lot: 'J',
+        code: 'J',
+        parts: ['A', 'B'].map((lot) => ({ lot, mass_g: 900 })),
+      })
+      const { state, reasons } = judge('makeSafe', pen.lot('J'), pen.context)
+      return { state, reasons }
+    }
+    expect(joinedFrom('beet').state).toBe('ajar')
+    expect(joinedFrom('acorns')).toEqual({
+      state: 'closed',
+      reasons: ['What was joined here needs different treatment: there is no one way for all of it.'],
+    })
+    expect(joinedFrom('leaf')).toEqual({
+      state: 'closed',
+      reasons: ['Cyanogenic: No kitchen treatment is accepted.'],
+    })
+  })
+  it('of a leach says where it stands: too few, in the water, and tasted', () => {
+    const pen = bringInKind(meetAll(opened()), 'acorns', 'A')
+    pen.write({ type: 'way-chosen', lot: 'A', protocol: 'hot baths', goal: 'eat' })
+    runStep(pen, 'acorns', 'A', 2)
+    const baths = { protocol: 'hot baths', step: 5, minutes: 16 }
+    leachBaths(pen, 'A', { ...baths, count: 1, taste: null })
+    const says = () => see(pen, 'makeSafe').reasons[0]
+    expect(says()).toMatch(/^leach-hot: 1 of at least \d baths are done\.$/)
+    leachBaths(pen, 'A', { ...baths, count: 4, taste: null })
+    pen.write({ type: 'bath-changed', lot: 'A', protocol: 'hot baths', step: 5, fresh: { water_mL: 4000, temp_C: 8 } })
+    expect(says()).toBe('leach-hot: 5 baths are done, and it lies in another.')
   })
   it('is closed where the record holds no way', () => {
     const uses =

@@ -104,12 +104,42 @@ export function optimiseLeach(choice: LeachChoice): LeachFront {
   if (plans.length === 0) return { best: undefined, front: [], why: whyNothing(choice) }
   const refined = LEACH_AIMS.map((aim) => refine(aim, plans, model, choice))
   const best = Object.fromEntries(
-    LEACH_AIMS.map((aim, index) => [aim, model.solved(refined[index] as Draft, 'exact')]),
+    LEACH_AIMS.map((aim, index) => [aim, bestSolved(aim, refined[index] ?? [], model)]),
   ) as unknown as LeachFront['best']
   return {
     best,
-    front: thinned(nondominated([...plans, ...refined])).map((plan) => model.solved(plan, 'quick')),
+    front: thinned(nondominated([...plans, ...refined.flatMap(([first]) => first ?? [])])).map((plan) =>
+      model.solved(plan, 'quick'),
+    ),
     why: '',
+  }
+}
+
+/** The table may be out by so much: numbers of baths that it holds for nearly as good are each solved exactly. */
+const NEARLY = 0.05
+const NEARLY_AT_MOST = 3
+
+/** Of the best drafts of the numbers of baths, best first, the one that is best when solved exactly. */
+function bestSolved(aim: LeachAim, drafts: readonly Draft[], model: Model): LeachPlan | undefined {
+  const [first] = drafts
+  if (first === undefined) return undefined
+  const limit = costOfAim(aim, first) + NEARLY * Math.abs(costOfAim(aim, first))
+  const solved = drafts
+    .filter((draft) => costOfAim(aim, draft) <= limit)
+    .slice(0, NEARLY_AT_MOST)
+    .map((draft) => solvedFor(aim, draft, model))
+  return solved.reduce((best, plan) => (better(aim, plan, best) ? plan : best))
+}
+
+function solvedFor(aim: LeachAim, draft: Draft, model: Model): LeachPlan {
+  switch (aim) {
+    case 'time':
+      return model.leastTime(draft)
+    case 'water':
+      return model.leastWater(draft)
+    case 'fuel':
+    case 'kept':
+      return model.solved(draft, 'exact')
   }
 }
 
@@ -126,6 +156,10 @@ interface Model {
   readonly draft: (setting: Setting) => Draft | undefined
   /** The same with its minutes solved by the leach engine itself. */
   readonly solved: (draft: Draft, follow: 'exact' | 'quick') => LeachPlan
+  /** The same with as much more water, finer cut or warmth as still makes it quicker. */
+  readonly leastTime: (draft: Draft) => LeachPlan
+  /** The same with its water solved, as little as reaches the target in its time. */
+  readonly leastWater: (draft: Draft) => LeachPlan
 }
 
 function modelOf(choice: LeachChoice): Model {
@@ -156,7 +190,22 @@ function modelOf(choice: LeachChoice): Model {
       },
     }
   }
-  return {
+  const after = (
+    { baths, water_mL, temp_C, size_mm }: Setting,
+    minutes: number,
+    of: Solute,
+    follow: 'exact' | 'quick' = 'exact',
+  ) =>
+    leach(
+      {
+        ...of,
+        pieces: { shape: choice.shape, size_mm },
+        heldLiquid_mL,
+        baths: Array.from({ length: baths }, () => ({ water_mL, minutes, temp_C })),
+      },
+      follow,
+    ).residual.at(-1) ?? 1
+  const model: Model = {
     draft(setting) {
       const { baths, water_mL, temp_C, size_mm } = setting
       const ratio = water_mL / heldLiquid_mL
@@ -173,22 +222,16 @@ function modelOf(choice: LeachChoice): Model {
       return withinBudget(draft, choice) ? draft : undefined
     },
     solved(draft, follow) {
-      const after = ({ baths, water_mL, temp_C, size_mm }: Setting, minutes: number, of: Solute) =>
-        leach(
-          {
-            ...of,
-            pieces: { shape: choice.shape, size_mm },
-            heldLiquid_mL,
-            baths: Array.from({ length: baths }, () => ({ water_mL, minutes, temp_C })),
-          },
-          follow,
-        ).residual.at(-1) ?? 1
       // The table may be out by a little where time is all used up: then the water, the cut or the warmth gives way.
       let setting: Setting = draft
-      for (let step = 0; step < NUDGES && after(setting, choice.minutes.most, solute) > choice.target; step += 1)
+      for (
+        let step = 0;
+        step < NUDGES && after(setting, choice.minutes.most, solute, follow) > choice.target;
+        step += 1
+      )
         setting = nudged(setting, choice)
       // Residual falls with time: from the table's answer outwards until the target lies between, then halved.
-      const reached = (minutes: number) => after(setting, minutes, solute) <= choice.target
+      const reached = (minutes: number) => after(setting, minutes, solute, follow) <= choice.target
       let high = Math.min(choice.minutes.most, draft.minutes)
       while (high < choice.minutes.most && !reached(high)) high = Math.min(choice.minutes.most, high * BRACKET)
       let low = Math.max(choice.minutes.least, high / BRACKET)
@@ -203,11 +246,33 @@ function modelOf(choice: LeachChoice): Model {
         else low = middle
       }
       return {
-        ...costOf(setting, high, keep === undefined ? 1 : after(setting, high, keep)),
-        residual: after(setting, high, solute),
+        ...costOf(setting, high, keep === undefined ? 1 : after(setting, high, keep, follow)),
+        residual: after(setting, high, solute, follow),
       }
     },
+    leastTime(draft) {
+      let plan = model.solved(draft, 'exact')
+      for (let step = 0; step < NUDGES && plan.minutes > choice.minutes.least; step += 1) {
+        const next = model.solved({ ...plan, ...nudged(plan, choice) }, 'exact')
+        if (!withinBudget(next, choice) || !better('time', next, plan)) break
+        plan = next
+      }
+      return plan
+    },
+    leastWater(draft) {
+      const solved = model.solved(draft, 'exact')
+      const reached = (water_mL: number) => after({ ...solved, water_mL }, solved.minutes, solute) <= choice.target
+      let [low, high] = [choice.water_mL.least, solved.water_mL]
+      if (reached(low)) high = low
+      for (let step = 0; step < 16 && high - low > 1e-4 * high; step += 1) {
+        const middle = (low + high) / 2
+        if (reached(middle)) high = middle
+        else low = middle
+      }
+      return model.solved({ ...solved, water_mL: high }, 'exact')
+    },
   }
+  return model
 }
 
 /** A setting that leaves a little less: more water, else a finer cut, else warmer. */
@@ -303,19 +368,15 @@ function better(aim: LeachAim, a: Draft, b: Draft): boolean {
     : one < other
 }
 
-/** The best of the grid for each number of baths, its neighbourhood searched ever more finely. */
-function refine(aim: LeachAim, plans: readonly Draft[], model: Model, choice: LeachChoice): Draft {
+/** The best of the grid for each number of baths, its neighbourhood searched ever more finely; the best first. */
+function refine(aim: LeachAim, plans: readonly Draft[], model: Model, choice: LeachChoice): readonly Draft[] {
   const starts = new Map<number, Draft>()
   for (const plan of plans) {
     const there = starts.get(plan.baths)
     if (there === undefined || better(aim, plan, there)) starts.set(plan.baths, plan)
   }
-  let best: Draft | undefined
-  for (const start of starts.values()) {
-    const found = refineFrom(aim, start, model, choice)
-    if (best === undefined || better(aim, found, best)) best = found
-  }
-  return best ?? (plans[0] as Draft)
+  const found = [...starts.values()].map((start) => refineFrom(aim, start, model, choice))
+  return found.sort((a, b) => (better(aim, a, b) ? -1 : better(aim, b, a) ? 1 : 0))
 }
 
 function refineFrom(aim: LeachAim, start: Draft, model: Model, choice: LeachChoice): Draft {

@@ -74,9 +74,9 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   for (const [shard, left] of byShard(gone, families)) shards.set(shard, without(at(shards, shard), left))
   for (const [shard, more] of grown) shards.set(shard, withMore(at(shards, shard), more))
   const touched = new Set([...grown.keys(), ...amended.turned.map((entry) => shardOf(entry, families))])
-  const lots = new Map(log.state.lots)
-  for (const shard of touched)
-    if (shard !== HOUSE) foldFamily(lots, families.get(shard) ?? [shard], at(shards, shard), struck)
+  const turned = [...touched].filter((shard) => shard !== HOUSE)
+  const lots = new Map(turned.length === 0 ? [] : log.state.lots)
+  for (const shard of turned) foldFamily(lots, families.get(shard) ?? [shard], at(shards, shard), struck)
   const household = touched.has(HOUSE)
     ? foldHouse(log, at(shards, HOUSE), struck, [...at(grown, HOUSE), ...amended.turned, ...gone])
     : { house: log.state.house, checkpoints: log.checkpoints }
@@ -86,7 +86,8 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
     order: withMore(without(log.order, gone), come),
     shards,
     checkpoints: household.checkpoints,
-    state: { house: household.house, lots, families },
+    // The same map where no lot was touched: what was reckoned from it still holds.
+    state: { house: household.house, lots: turned.length === 0 ? log.state.lots : lots, families },
   }
 }
 

@@ -9,6 +9,7 @@ import { DueBar } from './DueBar'
 import { OfflineBar } from './OfflineBar'
 import { useKeys } from './useKeys'
 import { PathBar } from './PathBar'
+import { SaidLine } from './SaidLine'
 
 const LotPlace = lazy(() => import('../lot/LotPlace'))
 const FieldPlace = lazy(() => import('../outing/FieldPlace'))
@@ -97,6 +98,7 @@ export function App() {
         )}
       </main>
       {status === 'ready' && <DueBar />}
+      <SaidLine />
       {keysShown && (
         <Suspense fallback={null}>
           <KeyList onClose={() => setKeysShown(false)} />

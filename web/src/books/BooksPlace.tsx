@@ -1,5 +1,5 @@
 import { formatCount, formatDay, fromMs, inOrder, LARGEST_FILE_BYTES, type ImportReading } from '@ellop/core'
-import { App, Button } from 'antd'
+import { Button } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { DEMO_BOOK } from '../book/books'
@@ -7,6 +7,7 @@ import { canChooseFile, useAutosave } from '../book/autosave'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { askToKeep, roomThereIs, type Room } from '../book/room'
 import { FileInput } from '../controls/FileInput'
+import { say, sayRefused } from '../controls/said'
 import { EatersCard } from './EatersCard'
 import { KitchenCard } from './KitchenCard'
 import { StartOwn } from './StartOwn'
@@ -134,7 +135,6 @@ function Guest() {
 function Safety() {
   const { savedAt, log, book } = useBook()
   const { now } = useJudgeContext()
-  const { message } = App.useApp()
   const [room, setRoom] = useState<Room>()
   const latest = inOrder(log).at(-1)?.noted
   useEffect(() => {
@@ -144,9 +144,9 @@ function Safety() {
   const autosave = useAutosave()
   const choose = async () => {
     try {
-      if (await autosave.choose()) void message.success('Saved, and from now on saved on its own')
+      if (await autosave.choose()) say('Saved, and from now on saved on its own')
     } catch {
-      void message.error('The file could not be written.')
+      sayRefused('The file could not be written.')
     }
   }
   return (

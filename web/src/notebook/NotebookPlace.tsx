@@ -8,12 +8,13 @@ import {
   type ImportReading,
   type PositionsInFile,
 } from '@ellop/core'
-import { App, Button, Input, Modal, Pagination } from 'antd'
+import { Button, Input, Modal, Pagination } from 'antd'
 import { useDeferredValue, useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { FileInput } from '../controls/FileInput'
 import { HoldButton } from '../controls/HoldButton'
+import { say, sayRefused } from '../controls/said'
 import { EntryLine } from './EntryLine'
 import { Redate } from './Redate'
 import { saveFile } from './saveFile'
@@ -133,7 +134,6 @@ const POSITIONS: readonly { readonly label: string; readonly positions: Position
 
 function BookFileActs() {
   const { exportText, exportCsv, noteSaved, readImport, takeImport, clearBook, book, log } = useBook()
-  const { message } = App.useApp()
   const input = useRef<HTMLInputElement>(null)
   const [reading, setReading] = useState<ImportReading>()
   const [clearing, setClearing] = useState(false)
@@ -154,9 +154,8 @@ function BookFileActs() {
   const take = async () => {
     if (reading === undefined || !reading.ok) return
     const taken = await takeImport(reading.fresh)
-    void (taken.ok
-      ? message.success(`${formatCount(reading.fresh.length, 'entry', 'entries')} added`)
-      : message.error(taken.message))
+    if (taken.ok) say(`${formatCount(reading.fresh.length, 'entry', 'entries')} added`)
+    else sayRefused(taken.message)
     setReading(undefined)
   }
   return (

@@ -12,13 +12,14 @@ import {
   type SeasonRow,
   type Stage,
 } from '@ellop/core'
-import { App, Button, Dropdown, Input, Select, Spin, Switch } from 'antd'
+import { Button, Dropdown, Input, Select, Spin, Switch } from 'antd'
 import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useIsPhone } from '../app/useWidth'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { says } from '../controls/FindBar'
+import { sayRefused } from '../controls/said'
 import { useNote } from '../controls/useNote'
 import { saveFile } from '../notebook/saveFile'
 import { Lens } from './Lens'
@@ -252,7 +253,6 @@ function Group({ title, rows, ...shared }: { title: string; rows: readonly Seaso
 
 function Row({ row, yearFrom, today, patchName, sightings }: { row: SeasonRow } & Shared) {
   const { write } = useNote()
-  const { message } = App.useApp()
   const guest = useBook(({ book }) => book.kind === 'guest')
   const { name, part } = rowName(row)
   const names = [row.taxon.scientificName, ...row.taxon.synonyms]
@@ -273,7 +273,7 @@ function Row({ row, yearFrom, today, patchName, sightings }: { row: SeasonRow } 
       },
       `${commonName(row.taxon)}, ${plainWords(stage)}: noted`,
     ).then((noted) => {
-      if (!noted.ok) void message.error(noted.message)
+      if (!noted.ok) sayRefused(noted.message)
     })
   return (
     <article className={`season-row ${row.state}`}>

@@ -1,22 +1,22 @@
 import { formatCount, formatDay } from '@ellop/core'
-import { App, Button } from 'antd'
+import { Button } from 'antd'
 import { useRef } from 'react'
 import { useBook } from '../book/bookStore'
 import { FileInput } from '../controls/FileInput'
+import { say, sayRefused } from '../controls/said'
 import { takeWeatherFile, type KnownWeather } from './weather'
 
 /** Whose weather the season goes by, and what the coming days mean for a walk. */
 export function WeatherLine({ known, onTaken }: { known: KnownWeather | undefined; onTaken: () => void }) {
   const today = useBook(({ minute }) => minute.slice(0, 10))
   const isDemo = useBook(({ book }) => book.kind === 'demo')
-  const { message } = App.useApp()
   const input = useRef<HTMLInputElement>(null)
   const take = async (file: File | undefined) => {
     if (file === undefined) return
     const reading = await takeWeatherFile(await file.text())
-    if (!reading.ok) return void message.error(reading.message, 8)
+    if (!reading.ok) return sayRefused(reading.message)
     const gaps = reading.missing === 0 ? '' : `; ${formatCount(reading.missing, 'day')} missing in between`
-    void message.success(`${formatCount(reading.days.length, 'day')} of weather taken${gaps}`)
+    say(`${formatCount(reading.days.length, 'day')} of weather taken${gaps}`)
     onTaken()
   }
   const ahead = known?.days.filter(({ day }) => day > today) ?? []
