@@ -110,3 +110,34 @@ export function boilFuel(input: {
   const heat_J = water_mL * WATER_J_gK * (boil_C - waterTemp_C) + food_g * FOOD_J_gK * (boil_C - foodTemp_C)
   return { fuel_kWh: heat_J / efficiency / J_PER_kWh + (power_W * holding_min * SECONDS_PER_MINUTE) / J_PER_kWh }
 }
+
+/** What a lidded pot loses to the room, W a litre in it and kelvin above the room [planning value]. */
+export const POT_LOSS_W_L_K = 1.1
+export const ROOM_C = 20
+
+/**
+ * Fuel or current for bringing food and water to a warmth in a lidded pot and keeping it there on as small a flame as does, kWh at
+ * the burner. Warmth above the room's costs what the pot loses; up to 4 h, a pot of 1 to 20 L.
+ */
+export function simmerFuel({
+  water_mL,
+  waterTemp_C,
+  food_g,
+  foodTemp_C,
+  temp_C,
+  efficiency,
+  minutes,
+}: {
+  water_mL: number
+  waterTemp_C: number
+  food_g: number
+  foodTemp_C: number
+  temp_C: number
+  efficiency: number
+  minutes: number
+}): { fuel_kWh: number } {
+  const warming_J =
+    water_mL * WATER_J_gK * Math.max(0, temp_C - waterTemp_C) + food_g * FOOD_J_gK * Math.max(0, temp_C - foodTemp_C)
+  const loss_W = (POT_LOSS_W_L_K * (water_mL + food_g) * Math.max(0, temp_C - ROOM_C)) / 1000
+  return { fuel_kWh: (warming_J + loss_W * minutes * SECONDS_PER_MINUTE) / efficiency / J_PER_kWh }
+}

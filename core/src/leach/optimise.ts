@@ -1,3 +1,4 @@
+import { simmerFuel } from '../heat/balance'
 import { boilingPoint } from '../heat/boil'
 import { cubic } from '../quantity/cubic'
 import { diffusivity, leach, type Shape } from './leach'
@@ -67,10 +68,7 @@ export interface LeachFront {
   readonly why: string
 }
 
-const WATER_J_mL_K = 4.186
-/** What a lidded pot loses to the room, W a litre of water and kelvin above the room [planning value]. */
-const LOSS_W_L_K = 1.1
-const ROOM_C = 20
+const KJ_PER_kWh = 3600
 /** Points of the tables over water to held liquid, and of the grid over what may be chosen. */
 const RATIOS = 20
 const FOURIERS = 40
@@ -177,15 +175,18 @@ function modelOf(choice: LeachChoice): Model {
   }
   const perFourier_min = (size_mm: number, temp_C: number) => (size_mm / 2000) ** 2 / diffusivity(solute, temp_C) / 60
   const costOf = ({ baths, water_mL, temp_C, size_mm }: Setting, minutes: number, kept: number): Draft => {
-    const warming_kJ = (WATER_J_mL_K * water_mL * Math.max(0, temp_C - choice.tap_C)) / 1000
-    const warm = temp_C > Math.max(choice.tap_C, ROOM_C)
-    const holding_kJ = warm ? (LOSS_W_L_K * (water_mL / 1000) * (temp_C - ROOM_C) * minutes * 60) / 1000 : 0
+    // The food's own warming is left out: it is the same whatever is chosen but for the number of baths.
+    const { fuel_kWh } = simmerFuel({
+      ...{ water_mL, minutes, temp_C, food_g: 0, foodTemp_C: choice.tap_C },
+      waterTemp_C: choice.tap_C,
+      efficiency: choice.burnerEfficiency,
+    })
     return {
       ...{ baths, water_mL, minutes, temp_C, size_mm },
       total: {
         time_min: baths * (minutes + choice.change_min),
         water_mL: baths * water_mL,
-        fuel_kJ: (baths * (warming_kJ + holding_kJ)) / choice.burnerEfficiency,
+        fuel_kJ: baths * fuel_kWh * KJ_PER_kWh,
         kept,
       },
     }
