@@ -62,9 +62,16 @@ export async function benchBrowser(large: readonly Entry[], reference: number): 
     await desk.getByRole('tab', { name: 'Note something else' }).click()
     const meet = desk.getByRole('button', { name: 'I met it, and was sure' })
     await meet.click()
-    await desk.getByText('Noted').last().waitFor()
+    await desk.locator('.said', { hasText: 'Meeting noted' }).waitFor()
     await desk.waitForTimeout(2500)
-    print('browser: note one entry, scripting', await scripting(desk, () => meet.click(), 'Noted'), '< 50 ms')
+    const noted: number[] = []
+    // The program is compiled as it runs: the first notes of a session cost more than any after them.
+    for (let round = 0; round < 7; round += 1) {
+      noted.push(await scripting(desk, () => meet.click(), 'Meeting noted'))
+      await desk.waitForTimeout(SETTLED_ms)
+    }
+    print('browser: note one entry, scripting', noted[0] ?? 0, 'the first of a session')
+    print('browser: note one entry, scripting', noted.sort((a, b) => a - b)[3] ?? 0, '< 50 ms, median of seven')
     await desk.goto('/notebook?find=sorted')
     await desk
       .getByRole('button', { name: /^Change the time: Sorted/ })
@@ -100,9 +107,8 @@ export async function benchBrowser(large: readonly Entry[], reference: number): 
 
 /** Presses a button that acts when held, and gives what is left to do: what the finger costs is not what the book costs. */
 async function pressed(page: Page, button: Locator): Promise<() => Promise<void>> {
-  const box = await button.boundingBox()
-  if (box === null) throw new RangeError('pressed: expected a button on screen')
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  // Not before it stands still: a dialog comes in moving.
+  await button.hover()
   await page.mouse.down()
   return () => page.waitForTimeout(700)
 }
@@ -121,6 +127,6 @@ async function scripting(page: Page, act: () => Promise<void>, says: string): Pr
   await page.waitForTimeout(SETTLED_ms)
   const after = await total()
   await client.detach()
-  await page.getByText(says).last().waitFor()
+  await page.locator('.said', { hasText: says }).waitFor()
   return after - before
 }

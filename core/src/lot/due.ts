@@ -5,7 +5,7 @@ import { doNow } from './doNow'
 import { isUsedUp } from './gateView'
 import { lotName } from './lotName'
 import { isBegun } from './lotState'
-import { packView } from './packView'
+import { packEnd } from './packView'
 
 /** One thing that the next hours ask. */
 export interface DueItem {
@@ -29,10 +29,10 @@ export function dueList(context: JudgeContext, aheadHours = DUE_AHEAD_HOURS): re
     const name = lotName(lot, context).title
     const packs = lot.packs
       .filter(({ mass_g }) => mass_g > 0)
-      .map((pack) => packView(lot, pack, context))
-      .flatMap(({ pack, label, discardBy }) =>
-        discardBy === null ? [] : [item(discardBy, `${label}: throw away`, pack.id, false)],
-      )
+      .flatMap((pack) => {
+        const { discardBy } = packEnd(pack, context)
+        return discardBy === null ? [] : [item(discardBy, `${name}: throw away`, pack.id, false)]
+      })
     const next = isUsedUp(lot) ? undefined : doNow(lot, context)
     const own = next?.by
       ? [item(next.by, `${name}: ${shortAct(next.act.kind)}`, null, next.act.kind === 'running')]

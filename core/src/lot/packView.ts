@@ -1,6 +1,7 @@
 import { packAsLot, judge } from '../gates/judge'
 import { storedAs } from '../gates/keep'
 import type { Gate, JudgeContext } from '../gates/verdict'
+import type { StoreRule } from '../flora/taxon'
 import { bestBefore, discardBy, storeRule } from '../keep/storage'
 import type { Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
@@ -30,6 +31,16 @@ export interface PackView {
 
 const PACK_GATES: readonly Gate[] = ['identity', 'ground', 'sort']
 
+/** When a pack is to be thrown away, and the rule it is kept by; for those who ask for nothing else of it. */
+export function packEnd(
+  pack: PackState,
+  context: JudgeContext,
+): { readonly rule: StoreRule | undefined; readonly discardBy: Instant | null } {
+  const use = lotUse(pack.lotThen, context.catalogue)
+  const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
+  return { rule, discardBy: rule === undefined ? null : discardBy(rule, pack.at) }
+}
+
 /** All that a label, the larder and the table must know of a pack. */
 export function packView(lot: LotState, pack: PackState, context: JudgeContext): PackView {
   const { catalogue, now } = context
@@ -37,8 +48,7 @@ export function packView(lot: LotState, pack: PackState, context: JudgeContext):
   const name = lotName(lot, context)
   const food = packAsLot(lot, pack)
   const safe = judge('makeSafe', food, context)
-  const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
-  const until = rule === undefined ? null : discardBy(rule, pack.at)
+  const { rule, discardBy: until } = packEnd(pack, context)
   const best = rule === undefined ? null : bestBefore(rule, pack.at)
   const protocol = use === undefined ? undefined : protocolOf(pack.lotThen, use)
   const held = PACK_GATES.map((gate) => judge(gate, food, context))
