@@ -123,6 +123,11 @@ test('the best baths of a leach are chosen from, and the water chosen goes into 
   await page.getByRole('button', { name: 'Take this much water' }).click()
   const water = Number(await page.getByLabel('Fresh water').inputValue())
   expect(Math.abs(water / 1000 - Number(litres))).toBeLessThan(0.1)
+  await page.getByText('The ways on from here, compared').click()
+  const compared = page.getByRole('region', { name: 'The ways on, compared' })
+  await expect(compared.getByRole('listitem')).toHaveCount(3, { timeout: 20_000 })
+  await expect(compared.locator('.current')).toContainText('binds and thickens')
+  await expect(compared).toContainText('Dry heat takes no tannin out')
 })
 
 test('six touches from weighing in to ready for the pot where plant and patch are known; and not where a double kills', async ({

@@ -98,6 +98,7 @@ export * from './meal/eaten'
 export * from './meal/illness'
 
 // Leaching and heat
+export * from './leach/compareWays'
 export * from './leach/earlierLots'
 export * from './leach/leach'
 export * from './leach/optimise'

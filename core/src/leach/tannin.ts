@@ -1,9 +1,12 @@
 import { minutesBetween, type Instant } from '../quantity/instant'
 import type { BathFact, TasteFact } from '../lot/lotState'
+import type { Use } from '../flora/taxon'
+import { boilingPoint } from '../heat/boil'
 import type { TasteForecastInput } from '../taste/forecast'
 
 import type { KitchenFact } from '../log/houseState'
 import type { LeachInput } from './leach'
+import type { CompareWaysInput, WayOn } from './compareWays'
 import { warmestBath_C, type LeachChoice } from './optimise'
 
 /**
@@ -151,3 +154,95 @@ export function tanninInputs(baths: readonly BathFact[], mass_g: number, now: In
     quick: input(gsd, TANNIN_PARTITION.quick),
   }
 }
+
+/** Sugars in tissue whose cells are broken, 25 °C [process physics, section 3]: what a leach for taste takes along. */
+const SUGAR = { diffusivity25_m2_s: 2.5e-10, activation_kJ_mol: 24 }
+/** Through a cloth under a tap or in a brook, mL a minute [planning value]. */
+const FLOW_mL_min = 1000
+const RUNNING_HOURS = 24
+const RUNNING_BASIN_mL_PER_g = 5
+
+/** A way on record that cannot be gone here or is not offered, and why. */
+export interface WayNot {
+  readonly name: string
+  readonly why: string
+}
+
+/**
+ * The ways on that the record has for meal that is leached by taste, as this kitchen would do them, and those that it has not. A bath of
+ * another way does not count towards the least number of this one, whatever it took out.
+ */
+export function tanninWays(
+  use: Use,
+  { baths, mass_g }: { readonly baths: readonly BathFact[]; readonly mass_g: number },
+  asked: TasteForecastInput,
+  kitchen: KitchenFact,
+): { readonly input: CompareWaysInput; readonly not: readonly WayNot[] } {
+  const ways: WayOn[] = []
+  const not: WayNot[] = []
+  for (const protocol of use.protocols) {
+    const index = protocol.steps.findIndex(({ limit }) => limit?.measure === 'baths')
+    const step = protocol.steps[index]
+    if (step?.limit?.measure !== 'baths') continue
+    if (protocol.standing === 'contested' || protocol.standing === 'not-advised') {
+      not.push({
+        name: protocol.name,
+        why: `${protocol.standing === 'contested' ? 'Contested' : 'Not advised'}: ${protocol.why}`,
+      })
+      continue
+    }
+    const { least, minutes, atMost_C } = step.limit
+    const boil_C = boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C
+    const temp_C = step.op === 'leach-hot' ? boil_C : kitchen.waterTemp_C
+    if (atMost_C !== undefined && temp_C > atMost_C) {
+      not.push({
+        name: protocol.name,
+        why: `It wants water no warmer than ${Math.round(atMost_C)} °C; here it comes at ${Math.round(temp_C)} °C.`,
+      })
+      continue
+    }
+    const counted = baths.filter(
+      (bath) =>
+        bath.protocol === protocol.name &&
+        bath.step === index &&
+        bath.endedAt !== null &&
+        minutesBetween(bath.begunAt, bath.endedAt) >= minutes - 1,
+    ).length
+    const running = step.op === 'leach-running'
+    ways.push({
+      name: protocol.name,
+      op: running ? 'leach-running' : step.op === 'leach-hot' ? 'leach-hot' : 'leach-static',
+      least: Math.max(0, least - counted),
+      bath: {
+        water_mL: mass_g * (running ? RUNNING_BASIN_mL_PER_g : (step.waterRatio?.usual ?? LEAST_RATIO)),
+        minutes: running ? Math.max(minutes, RUNNING_HOURS * 60) : minutes,
+        temp_C,
+        ...(running ? { flow_mL_min: FLOW_mL_min } : {}),
+      },
+      change_min: CHANGE_min,
+    })
+  }
+  return {
+    input: {
+      asked,
+      done: baths.filter(({ endedAt }) => endedAt !== null).length,
+      ways,
+      tap_C: kitchen.waterTemp_C,
+      efficiency: kitchen.burner.efficiency,
+      keep: { ...SUGAR, heldLiquid_mL: mass_g * HELD_mL_PER_g },
+    },
+    not: [...not, ...NO_HELP],
+  }
+}
+
+const LEAST_RATIO = 5
+
+/** What else is told of, and why it is no way on. */
+const NO_HELP: readonly WayNot[] = [
+  { name: 'roasting', why: 'Dry heat takes no tannin out; it only covers the taste.' },
+  {
+    name: 'freezing and thawing',
+    why: 'It opens the cells of whole kernels; what is ground is open already, and goes no faster for it.',
+  },
+  { name: 'ash or lye', why: 'No school on record for it takes it, so nobody has said how much is safe.' },
+]

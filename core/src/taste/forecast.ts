@@ -104,6 +104,28 @@ export function tasteForecast(input: TasteForecastInput): TasteForecast {
   }
 }
 
+/** One lot as it may be, given the tastes. */
+export interface LikelyLot {
+  readonly diffusivity25_m2_s: number
+  readonly strength: number
+}
+
+/** So many equally likely lots out of the posterior, evenly spread over it: what else than equal baths is reckoned for each of them. */
+export function likelyLots(input: TasteForecastInput, count: number): readonly LikelyLot[] {
+  const { rates, strengths, weights, sum } = posteriorOf(input)
+  const lots: LikelyLot[] = []
+  let gathered = 0
+  for (const [index, weight] of weights.entries()) {
+    gathered += weight / sum
+    while (lots.length < count && (lots.length + 0.5) / count <= gathered)
+      lots.push({
+        diffusivity25_m2_s: Math.exp(rates.logs[Math.floor(index / strengths.logs.length)] ?? 0),
+        strength: Math.exp(strengths.logs[index % strengths.logs.length] ?? 0),
+      })
+  }
+  return lots
+}
+
 /** Mean and covariance of the logarithms of rate and strength after the tastes. */
 export interface TasteMoments {
   readonly mean: readonly [number, number]
@@ -240,7 +262,7 @@ function posteriorOf(input: TasteForecastInput): Posterior {
 }
 
 /** The strength at which the target is tasted. */
-function enoughAt(target: number): number {
+export function enoughAt(target: number): number {
   return target >= HIGHEST ? Infinity : target / (HIGHEST - target)
 }
 

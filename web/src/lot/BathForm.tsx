@@ -23,6 +23,7 @@ import { LeachForecast } from './LeachForecast'
 import { WayChoice } from './WayChoice'
 import { Refusal } from '../controls/Refusal'
 
+const WaysCompared = lazy(() => import('./WaysCompared'))
 const LeachPlanner = lazy(() => import('./LeachPlanner'))
 
 /** A leach: fresh water on it, the wait, pouring off. The timer is computed from when the bath began. */
@@ -43,6 +44,7 @@ export function BathForm({
   const [water, setWater] = useState(String(planned?.baths?.each_mL ?? Math.round(lot.mass_g * 4)))
   const [temp, setTemp] = useState('')
   const [planning, setPlanning] = useState(false)
+  const [comparing, setComparing] = useState(false)
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const { running, endsAt } = act
   const step = protocol?.steps[act.step]
@@ -154,6 +156,16 @@ export function BathForm({
                 context={context}
                 onWater={(water_mL) => setWater(String(water_mL))}
               />
+            </Suspense>
+          )}
+        </details>
+      )}
+      {tannin && limit?.measure === 'baths' && (
+        <details className="planner" onToggle={(event) => setComparing(event.currentTarget.open)}>
+          <summary>The ways on from here, compared</summary>
+          {comparing && (
+            <Suspense fallback={null}>
+              <WaysCompared lot={lot} baths={baths} limit={limit} context={context} />
             </Suspense>
           )}
         </details>

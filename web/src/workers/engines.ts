@@ -1,6 +1,14 @@
 import type { SeasonAsked } from './season'
-import type { LeachLessons, TasteForecastInput } from '@ellop/core'
-import { leach, learnedPrior, optimiseLeach, readBookFile, tasteForecast, tasteNext } from '@ellop/core/engines'
+import type { CompareWaysInput, LeachLessons, TasteForecastInput } from '@ellop/core'
+import {
+  compareWays,
+  leach,
+  learnedPrior,
+  optimiseLeach,
+  readBookFile,
+  tasteForecast,
+  tasteNext,
+} from '@ellop/core/engines'
 
 interface LeachQuestion {
   readonly asked: TasteForecastInput
@@ -18,14 +26,20 @@ export const ENGINES = {
   season: async (asked: SeasonAsked) => (await import('./season')).seasonAnswer(asked),
   /** The forecast, and after which of the next baths a taste would tell most. */
   leachForecast: ({ asked, from, lessons }: LeachQuestion) => {
-    const { prior, lots, samePatch } =
-      lessons === undefined
-        ? { prior: asked.prior, lots: 0, samePatch: 0 }
-        : learnedPrior(asked.prior, lessons.earlier, lessons.next)
-    const learned = { ...asked, prior }
+    const { learned, lots, samePatch } = learn(asked, lessons)
     return { forecast: tasteForecast(learned), next: tasteNext(learned, from), lots, samePatch }
   },
+  /** The ways on, for lots as likely as the tastes and the earlier lots leave them. */
+  compareWays: ({ input, lessons }: { readonly input: CompareWaysInput; readonly lessons: LeachLessons | undefined }) =>
+    compareWays({ ...input, asked: learn(input.asked, lessons).learned }),
 }
+
+function learn(asked: TasteForecastInput, lessons: LeachLessons | undefined) {
+  if (lessons === undefined) return { learned: asked, lots: 0, samePatch: 0 }
+  const { prior, lots, samePatch } = learnedPrior(asked.prior, lessons.earlier, lessons.next)
+  return { learned: { ...asked, prior }, lots, samePatch }
+}
+
 export type Engines = typeof ENGINES
 export type EngineName = keyof Engines
 
