@@ -98,6 +98,8 @@ export * from './meal/eaten'
 export * from './meal/illness'
 
 // Leaching and heat
+export * from './rehearsal/rehearse'
+export * from './rehearsal/scenarios'
 export * from './leach/compareWays'
 export * from './leach/earlierLots'
 export * from './leach/leach'

@@ -120,7 +120,8 @@ function sugarLeft({ bath }: WayOn, count: number, { asked, done, keep }: Compar
   return leach({ ...keep, pieces: asked.pieces, baths }, 'quick').residual.at(-1) ?? 1
 }
 
-function starchAfter(warmest_C: number): Starch {
+/** Whether meal still binds after water so warm. */
+export function starchAfter(warmest_C: number): Starch {
   if (warmest_C > STARCH_COOKED_C) return 'cooked'
   return warmest_C > STARCH_WHOLE_C ? 'undecided' : 'binds'
 }

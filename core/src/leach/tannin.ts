@@ -27,6 +27,15 @@ const TANNIN_PARTITION = { quick: 4, usual: 8, slow: 16 }
 /** A cold bath whose warmth was not measured. */
 const ASSUMED_COLD_C = 8
 
+/** Meal as the leach engine is asked about it, the book's middle lot. */
+export const MEAL = {
+  held_mL_per_g: HELD_mL_PER_g,
+  tanninPartition: TANNIN_PARTITION.usual,
+  tanninActivation_kJ_mol: TANNIN_ACTIVATION_kJ_mol,
+  /** Sugars in tissue whose cells are broken, 25 °C [process physics, section 3]: what a leach for taste takes along. */
+  sugar: { diffusivity25_m2_s: 2.5e-10, activation_kJ_mol: 24 },
+} as const
+
 /** How strongly meal tastes before the first bath: 10x/(1+x) of ten at x; wide, for trees differ [planning value]. */
 const TANNIN_STRENGTH = { median: 6, gsd: 2 }
 /** One cook's crumb from the next, points of ten [planning value]. */
@@ -155,8 +164,6 @@ export function tanninInputs(baths: readonly BathFact[], mass_g: number, now: In
   }
 }
 
-/** Sugars in tissue whose cells are broken, 25 °C [process physics, section 3]: what a leach for taste takes along. */
-const SUGAR = { diffusivity25_m2_s: 2.5e-10, activation_kJ_mol: 24 }
 /** Through a cloth under a tap or in a brook, mL a minute [planning value]. */
 const FLOW_mL_min = 1000
 const RUNNING_HOURS = 24
@@ -229,7 +236,7 @@ export function tanninWays(
       ways,
       tap_C: kitchen.waterTemp_C,
       efficiency: kitchen.burner.efficiency,
-      keep: { ...SUGAR, heldLiquid_mL: mass_g * HELD_mL_PER_g },
+      keep: { ...MEAL.sugar, heldLiquid_mL: mass_g * HELD_mL_PER_g },
     },
     not: [...not, ...NO_HELP],
   }
