@@ -27,17 +27,19 @@ const TANNIN_PARTITION = { quick: 4, usual: 8, slow: 16 }
 /** A cold bath whose warmth was not measured. */
 const ASSUMED_COLD_C = 8
 
+/** How strongly meal tastes before the first bath: 10x/(1+x) of ten at x; wide, for trees differ [planning value]. */
+const TANNIN_STRENGTH = { median: 6, gsd: 2 }
 /** Meal as the leach engine is asked about it, the book's middle lot. */
 export const MEAL = {
   held_mL_per_g: HELD_mL_PER_g,
   tanninPartition: TANNIN_PARTITION.usual,
   tanninActivation_kJ_mol: TANNIN_ACTIVATION_kJ_mol,
+  /** Of tannin, before anything is tasted. */
+  prior: { diffusivity25_m2_s: TANNIN_D25_m2_s, strength: TANNIN_STRENGTH },
   /** Sugars in tissue whose cells are broken, 25 °C [process physics, section 3]: what a leach for taste takes along. */
   sugar: { diffusivity25_m2_s: 2.5e-10, activation_kJ_mol: 24 },
 } as const
 
-/** How strongly meal tastes before the first bath: 10x/(1+x) of ten at x; wide, for trees differ [planning value]. */
-const TANNIN_STRENGTH = { median: 6, gsd: 2 }
 /** One cook's crumb from the next, points of ten [planning value]. */
 const TASTE_NOISE = 0.8
 const BATHS_AHEAD = 14

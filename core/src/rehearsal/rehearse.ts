@@ -6,7 +6,7 @@ import { starchAfter, type Starch } from '../leach/compareWays'
 import { MEAL } from '../leach/tannin'
 import { chance, normals } from '../quantity/chance'
 import { formatCount } from '../quantity/format'
-import { meanScore, type LogNormal } from '../taste/forecast'
+import { meanScore, type LogNormal, type TasteForecastInput } from '../taste/forecast'
 import type { Scenario } from './scenarios'
 
 /** How the water is put on. */
@@ -283,8 +283,8 @@ function stillDue(baths: readonly DoneBath[], { scenario, limits }: Game): numbe
 function tanninOf(
   baths: readonly Bath[],
   size_mm: number,
-  { mass_g }: Scenario,
-  { diffusivity25_m2_s }: HiddenLot,
+  { mass_g }: Pick<Scenario, 'mass_g'>,
+  { diffusivity25_m2_s }: Pick<HiddenLot, 'diffusivity25_m2_s'>,
 ): LeachInput {
   return {
     pieces: { shape: 'sphere', size_mm },
@@ -303,6 +303,28 @@ function trueScore({ baths, size_mm }: Pick<RehearsalState, 'baths' | 'size_mm'>
 function clampScore(score: number): number {
   return Math.max(0, Math.min(10, score))
 }
+
+/** What the forecast is asked about a rehearsal: the book's wide prior, the crumbs, the last bath over again. Undefined before the first bath. */
+export function rehearsalForecast(
+  { baths, crumbs, size_mm }: Pick<RehearsalState, 'baths' | 'crumbs' | 'size_mm'>,
+  { mass_g }: Scenario,
+  { tasteAtMost }: RehearsalLimits,
+): TasteForecastInput | undefined {
+  const bath = baths.at(-1)
+  if (bath === undefined) return undefined
+  const { pieces, heldLiquid_mL, activation_kJ_mol } = tanninOf([], size_mm, { mass_g }, { diffusivity25_m2_s: 1 })
+  return {
+    ...{ pieces, heldLiquid_mL, activation_kJ_mol },
+    bath,
+    prior: MEAL.prior,
+    noise: NOISE,
+    observations: crumbs,
+    target: tasteAtMost,
+    maxBaths: baths.length + BATHS_AHEAD,
+  }
+}
+
+const BATHS_AHEAD = 14
 
 /** How sour wet meal is: from 1 on it smells of it. Each fresh water takes half of it away; near the boil nothing sours. */
 function isSour(baths: readonly Bath[]): boolean {

@@ -29,6 +29,8 @@ const PlantsPlace = lazy(() => import('../plants/PlantsPlace'))
 const OwnPlantPlace = lazy(() => import('../plants/OwnPlantPlace'))
 const PlantPlace = lazy(() => import('../plants/PlantPlace'))
 const FieldCard = lazy(() => import('../plants/FieldCard'))
+const RehearsalsPlace = lazy(() => import('../rehearsal/RehearsalsPlace'))
+const RehearsalPlace = lazy(() => import('../rehearsal/RehearsalPlace'))
 const RecallPlace = lazy(() => import('../recall/RecallPlace'))
 
 /** The shell: the path on top, a place, the due list along the bottom. Nothing is shown as food before the book is read. */
@@ -90,6 +92,8 @@ export function App() {
               <Route path="/larder" element={<LarderPlace />} />
               <Route path="/books" element={<BooksPlace />} />
               <Route path="/ill" element={<IllPlace />} />
+              <Route path="/rehearsals" element={<RehearsalsPlace />} />
+              <Route path="/rehearsal/:id" element={<RehearsalPlace />} />
               <Route path="/recall" element={<RecallPlace />} />
               <Route path="/notebook" element={<NotebookPlace />} />
               <Route path="*" element={<SoonPlace name="Nothing here" tells="no place of that name" />} />

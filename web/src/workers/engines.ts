@@ -1,11 +1,12 @@
 import type { SeasonAsked } from './season'
-import type { CompareWaysInput, LeachLessons, TasteForecastInput } from '@ellop/core'
+import type { CompareWaysInput, LeachLessons, Move, RehearsalLimits, Scenario, TasteForecastInput } from '@ellop/core'
 import {
   compareWays,
   leach,
   learnedPrior,
   optimiseLeach,
   readBookFile,
+  rehearse,
   tasteForecast,
   tasteNext,
 } from '@ellop/core/engines'
@@ -15,6 +16,13 @@ interface LeachQuestion {
   readonly from: number
   /** Earlier lots to learn from, where there are any. */
   readonly lessons: LeachLessons | undefined
+}
+
+interface RehearsalQuestion {
+  readonly scenario: Scenario
+  readonly limits: RehearsalLimits
+  readonly moves: readonly Move[]
+  readonly seed: number
 }
 
 /** The engines that run beside the screen. The worker's table and the caller's types are both derived from this one map. */
@@ -29,6 +37,7 @@ export const ENGINES = {
     const { learned, lots, samePatch } = learn(asked, lessons)
     return { forecast: tasteForecast(learned), next: tasteNext(learned, from), lots, samePatch }
   },
+  rehearsal: ({ scenario, limits, moves, seed }: RehearsalQuestion) => rehearse(scenario, limits, moves, seed),
   /** The ways on, for lots as likely as the tastes and the earlier lots leave them. */
   compareWays: ({ input, lessons }: { readonly input: CompareWaysInput; readonly lessons: LeachLessons | undefined }) =>
     compareWays({ ...input, asked: learn(input.asked, lessons).learned }),
