@@ -63,7 +63,7 @@ export default defineConfig({
       workbox: {
         globPatterns: ['index.html', 'mark.svg', 'assets/*.{js,css,json,woff2}'],
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/station\//],
+        navigateFallbackDenylist: [/^\/station\//, /^\/instruments\//],
         maximumFileSizeToCacheInBytes: 4_000_000,
       },
     }),

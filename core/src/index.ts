@@ -98,6 +98,10 @@ export * from './meal/eaten'
 export * from './meal/illness'
 
 // Leaching and heat
+export * from './instruments/instruments'
+export * from './instruments/parseLine'
+export * from './instruments/standIn'
+export * from './instruments/potTruth'
 export * from './rehearsal/rehearse'
 export * from './rehearsal/scenarios'
 export * from './leach/compareWays'

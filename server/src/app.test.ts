@@ -47,6 +47,24 @@ describe('the server', () => {
     const refused = await get('/station/weather?from=soon&today=2027-05-16&latitude_deg=47&elevation_m=1180')
     expect([refused.status, await refused.text()]).toEqual([400, expect.stringContaining('must be days such as')])
   })
+  it('has stand-in instruments that stream what they show, lose their signal, and refuse what is none', async () => {
+    const truth = 'from=96&to=96&over_s=0&since_s=0&fast=20'
+    const first = async (path: string) => {
+      const answer = await get(path)
+      expect(answer.headers.get('content-type')).toContain('text/event-stream')
+      const reader = answer.body?.getReader()
+      const said = new TextDecoder().decode((await reader?.read())?.value)
+      await reader?.cancel()
+      return JSON.parse(said.replace('data: ', '')) as { second: number; value?: number; lost?: boolean }
+    }
+    const told = await first(`/instruments/thermometer?${truth}`)
+    expect(Math.abs((told.value ?? 0) - 96)).toBeLessThan(2)
+    expect(await first(`/instruments/thermometer?${truth}`)).toEqual(told)
+    expect(await first(`/instruments/scale?${truth}&mode=lost`)).toEqual({ second: 0, lost: true })
+    expect((await get('/instruments/nose')).status).toBe(404)
+    const refused = await get('/instruments/ph?from=x&to=4&over_s=0&since_s=0')
+    expect([refused.status, await refused.json()]).toEqual([400, { message: 'from must be a number.' }])
+  })
   it('lets hashed files be kept for a year, compressed, and knows no others', async () => {
     const file = await get('/assets/a-1.js', { 'Accept-Encoding': 'gzip' })
     expect([

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { serveStatic } from '@hono/node-server/serve-static'
 import { Hono, type Context } from 'hono'
 import { compress } from 'hono/compress'
+import { instruments } from './instruments'
 import { station } from './station'
 
 const A_YEAR_s = 31_536_000
@@ -53,6 +54,7 @@ export function makeApp(dist: string): Hono {
     else if (context.res.headers.get('Cache-Control') === null) context.header('Cache-Control', 'no-cache')
   })
   app.route('/station', station)
+  app.route('/instruments', instruments)
   app.get('/index.html', (context) => sendPage(context, page()))
   app.get('/', (context) => sendPage(context, page()))
   app.use('/*', serveStatic({ root: dist }))

@@ -250,6 +250,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       otherwise: mass_g(),
     }),
     instrument: text(),
+    simulated: Joi.boolean().valid(true).optional(),
   },
   'ingredient-added': { ...LOT, what: Joi.string().valid(...INGREDIENTS), name: text(), mass_g: mass_g() },
   weighed: { ...LOT, mass_g: mass_g(), after: Joi.string().valid('cooking', 'drying') },

@@ -27,6 +27,7 @@ import type { BathChanged } from './entries/bathChanged'
 import type { GaveBack } from './entries/gaveBack'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
+import { SIMULATED_IN } from './entries/readingTaken'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
 import { addEntries, type BookLog } from './fold'
@@ -294,7 +295,9 @@ function checkLotEntry(
     case 'bath-changed':
       return checkBath(entry, lot, context)
     case 'reading-taken':
-      return OK
+      return entry.simulated === true && entry.book !== SIMULATED_IN
+        ? no('instrument', 'A stand-in instrument measures nothing. Read a real one, and note it by hand.')
+        : OK
     case 'ingredient-added':
       // What is put to a lot before it is known to be the plant could not be taken out again.
       return checkAct('add', lot, context)

@@ -29,6 +29,7 @@ const PlantsPlace = lazy(() => import('../plants/PlantsPlace'))
 const OwnPlantPlace = lazy(() => import('../plants/OwnPlantPlace'))
 const PlantPlace = lazy(() => import('../plants/PlantPlace'))
 const FieldCard = lazy(() => import('../plants/FieldCard'))
+const KitchenPlace = lazy(() => import('../kitchen/KitchenPlace'))
 const RehearsalsPlace = lazy(() => import('../rehearsal/RehearsalsPlace'))
 const RehearsalPlace = lazy(() => import('../rehearsal/RehearsalPlace'))
 const RecallPlace = lazy(() => import('../recall/RecallPlace'))
@@ -84,10 +85,7 @@ export function App() {
               <Route path="/plants/own" element={<OwnPlantPlace />} />
               <Route path="/plant/:name" element={<PlantPlace />} />
               <Route path="/plant/:name/card" element={<FieldCard />} />
-              <Route
-                path="/kitchen"
-                element={<SoonPlace name="Kitchen" tells="who does what on which burner, and when" />}
-              />
+              <Route path="/kitchen" element={<KitchenPlace />} />
               <Route path="/table" element={<TablePlace />} />
               <Route path="/larder" element={<LarderPlace />} />
               <Route path="/books" element={<BooksPlace />} />

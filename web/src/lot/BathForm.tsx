@@ -17,6 +17,7 @@ import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { Dial } from '../drawing/Dial'
+import { ReadOff } from '../instruments/ReadOff'
 import { BathStrip } from './BathStrip'
 import { LeachEstimate } from './LeachEstimate'
 import { LeachForecast } from './LeachForecast'
@@ -139,6 +140,7 @@ export function BathForm({
           </div>
         </>
       )}
+      {running !== null && <ReadOff id="thermometer" lot={lot} context={context} onTake={setTemp} />}
       <Refusal sentence={otherError(['fresh'])} />
       {tannin && <LeachEstimate baths={baths} mass_g={lot.mass_g} now={context.now} />}
       {tannin && limit?.measure === 'baths' && (

@@ -1,6 +1,7 @@
 import {
   formatMass,
   INGREDIENTS,
+  INSTRUMENTS,
   isBegun,
   lotName,
   newLotId,
@@ -20,6 +21,7 @@ import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
+import { ReadOff } from '../instruments/ReadOff'
 import { PackForm } from './PackForm'
 import { Refusal } from '../controls/Refusal'
 
@@ -273,6 +275,7 @@ const READING_KINDS: readonly { value: ReadingKind; label: string; unit: string 
 
 /** Something measured by hand, with the instrument. */
 function TakeReading({ lot }: { lot: LotState }) {
+  const context = useJudgeContext()
   const { write, otherError } = useNote()
   const [what, setWhat] = useState<ReadingKind>('ph')
   const [value, setValue] = useState('')
@@ -298,6 +301,13 @@ function TakeReading({ lot }: { lot: LotState }) {
           value={value}
           onChange={setValue}
           error={typed ?? otherError([])}
+        />
+        <ReadOff
+          key={what}
+          id={INSTRUMENTS.find((each) => each.what === what)?.id ?? 'scale'}
+          lot={lot}
+          context={context}
+          onTake={setValue}
         />
         <Field label="With which instrument">
           {(id) => (

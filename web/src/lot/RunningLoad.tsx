@@ -21,6 +21,7 @@ import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { Dial } from '../drawing/Dial'
+import { ReadOff } from '../instruments/ReadOff'
 
 const FIELDS = ['temp_C', 'backToBoil_s', 'driedTo_g', 'minutes']
 
@@ -162,6 +163,7 @@ export function RunningLoad({
           </>
         )}
       </div>
+      <ReadOff id={drying ? 'scale' : 'thermometer'} lot={lot} context={context} onTake={drying ? setDried : setTemp} />
       <p className="told">The water. {water.says}</p>
     </section>
   )

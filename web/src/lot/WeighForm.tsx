@@ -3,6 +3,7 @@ import { Button } from 'antd'
 import { useState } from 'react'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { ReadOff } from '../instruments/ReadOff'
 
 /** Weighing after cooking or drying, beside what was to be expected. */
 export function WeighForm({
@@ -33,6 +34,7 @@ export function WeighForm({
         error={typed ?? errorOf('mass_g') ?? otherError(['mass_g'])}
         hint={expected === undefined ? undefined : `expect ${formatMassRange(expected)}`}
       />
+      <ReadOff id="scale" lot={lot} context={context} onTake={setMass} noted={false} />
       <Button type="primary" size="large" onClick={submit}>
         Weighed
       </Button>

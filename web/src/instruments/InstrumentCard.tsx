@@ -1,0 +1,74 @@
+import { boilingPoint, timeOf, type InstrumentKind } from '@ellop/core'
+import { Button } from 'antd'
+import { useMemo, useState } from 'react'
+import { useBook } from '../book/bookStore'
+import type { Device } from './device'
+import { canSerial, serialDevice } from './serialDevice'
+import { useSetRight } from './setRight'
+import { standInDevice } from './standInDevice'
+import { useReadings } from './useReadings'
+
+/** An instrument on the shelf: how far it was found to be off, and setting it right against what is known. */
+export function InstrumentCard({ kind, elevation_m }: { kind: InstrumentKind; elevation_m: number }) {
+  const isDemo = useBook(({ book }) => book.kind === 'demo')
+  const now = useBook(({ minute }) => minute)
+  const found = useSetRight((state) => state.found[kind.id])
+  const set = useSetRight((state) => state.set)
+  const [device, setDevice] = useState<Device>()
+  const live = useReadings(kind, device)
+  const truth = useMemo(
+    () => (kind.reference.value === 'boiling' ? boilingPoint({ elevation_m }).temp_C : kind.reference.value),
+    [kind, elevation_m],
+  )
+  const begin = async () =>
+    setDevice(
+      isDemo ? standInDevice(kind, { from: truth, to: truth, over_s: 0, since_s: 0 }) : await serialDevice(kind),
+    )
+  const keep = () => {
+    const settled = live.values.slice(-4)
+    const mean = settled.reduce((sum, each) => sum + each, 0) / settled.length
+    set(kind.id, { offset: mean - truth, at: now })
+    setDevice(undefined)
+  }
+  const shown = live.values.at(-1)
+  return (
+    <li className="card instrument">
+      <h3>{kind.name}</h3>
+      <p className="soft">
+        {found === undefined
+          ? `Never set right: it may be off by ${kind.offset} ${kind.unit}.`
+          : `Set right at ${timeOf(found.at, 'UTC').slice(0, 5)}: it shows ${Math.abs(found.offset).toPrecision(2)} ${kind.unit} too ${found.offset < 0 ? 'little' : 'much'}, which is taken off.`}
+      </p>
+      {device === undefined ? (
+        isDemo || canSerial() ? (
+          <Button size="large" onClick={() => void begin()}>
+            Set it right
+          </Button>
+        ) : (
+          <p className="soft">This browser cannot talk to devices: read it, and type what it shows.</p>
+        )
+      ) : (
+        <>
+          <p>{kind.reference.says}</p>
+          <p className={live.lost ? 'reading-value lost' : live.steady ? 'reading-value steady' : 'reading-value'}>
+            <strong>{shown ?? '– –'}</strong> {kind.unit}{' '}
+            <span className="soft">
+              of {Math.round(truth * 100) / 100} {kind.unit}
+            </span>
+          </p>
+          <p className="soft" role="status">
+            {live.lost ? 'No signal.' : live.steady ? 'Settled.' : 'Settling …'}
+          </p>
+          <div className="acts">
+            <Button type="primary" size="large" disabled={!live.steady} onClick={keep}>
+              That is it
+            </Button>
+            <Button size="large" onClick={() => setDevice(undefined)}>
+              Leave it
+            </Button>
+          </div>
+        </>
+      )}
+    </li>
+  )
+}
