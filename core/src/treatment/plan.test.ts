@@ -230,6 +230,55 @@ describe('the search for a boil', () => {
   })
 })
 
+describe('the loads of a boil', () => {
+  const kitchen = { elevation_m: 0, power_W: 2000, efficiency: 0.5, pots_mL: [3000, 8000], waterTemp_C: 12 }
+  const boil = (over: object = {}, mass_g = 600, leastRatio = 8) =>
+    planBlanch({ mass_g, minutes: 2, leastRatio, foodTemp_C: 15, kitchen: { ...kitchen, ...over } })
+  /** Every pot and filling by hand: useful heat, loads that boil again within a minute, minutes of hands and of waiting. */
+  const byHand = (mass_g: number, leastRatio: number) =>
+    kitchen.pots_mL
+      .flatMap((pot_mL) => [1, 0.85, 0.7, 0.55, 0.4, 0.3, 0.2].map((share) => 0.8 * share * pot_mL))
+      .flatMap((bath_mL) => {
+        const heat_J_g = 3.9 * (100 - 15)
+        const loads = Math.ceil(mass_g / Math.min((1000 * 60) / heat_J_g, bath_mL / leastRatio))
+        const fillings = Math.ceil(loads / 5)
+        const load_g = mass_g / loads
+        const toBoil_min = (bath_mL * 4.186 * (100 - 12)) / 1000 / 60
+        const hands_min = loads * (2 + ((load_g * heat_J_g) / 1000 + 90) / 60)
+        return load_g < Math.min(40, mass_g)
+          ? []
+          : [{ bath_mL, loads, trouble: hands_min + 0.5 * toBoil_min * fillings, water_mL: bath_mL * fillings }]
+      })
+  it.each([600, 150, 30, 2500])('are the least trouble of every pot and filling, for %i g', (mass_g) => {
+    const made = boil({}, mass_g)
+    const best = byHand(mass_g, 8).toSorted((a, b) => a.trouble - b.trouble)[0]
+    if (!made.fits) throw new RangeError('expected a plan')
+    expect([made.plan.loads, made.plan.water_mL]).toEqual([best?.loads, expect.closeTo(best?.water_mL ?? 0, 3)])
+    const exact = boil({ water_mL: made.plan.water_mL, fuel_kWh: made.plan.fuel_kWh }, mass_g)
+    expect(exact).toEqual(made)
+    const scarce = boil({ water_mL: made.plan.water_mL - 1 }, mass_g)
+    if (scarce.fits) expect(scarce.plan.water_mL).toBeLessThan(made.plan.water_mL)
+  })
+  it('say what is short, and what the thriftiest would need', () => {
+    const told = (over: object) => {
+      const made = boil(over)
+      return made.fits ? 'fits' : made.shortage.says
+    }
+    const thrifty = Math.min(...byHand(600, 8).map(({ water_mL }) => water_mL))
+    expect(told({ water_mL: 100 })).toBe(
+      `For this boil ${(thrifty / 1000).toFixed(1)} L of water are needed and there are 0.1 L.`,
+    )
+    expect(told({ fuel_kWh: 0.01 })).toMatch(
+      /^For this boil \d\.\d\d kWh of fuel are needed and there are 0\.01 kWh\.$/,
+    )
+    expect(told({ water_mL: 100, fuel_kWh: 0.01 })).toMatch(/0\.1 L and \d\.\d\d kWh of fuel/)
+    expect(told({ pots_mL: [] })).toBe('For this boil no pot here is large enough.')
+    expect(told({ pots_mL: [300] })).toBe('For this boil no pot here is large enough.')
+    const made = boil({ water_mL: 100 })
+    expect(made.fits ? 0 : made.shortage.needed.water_mL).toBeCloseTo(thrifty, 3)
+  })
+})
+
 describe('a critical limit', () => {
   const done = {
     at: '',
@@ -251,6 +300,89 @@ describe('a critical limit', () => {
     expect(limitHere(limit, 4600)).toMatchObject({ reachable: false })
     expect(missedBy(limit, done, { ...at, elevation_m: 4600 })).toMatch(/^It needs 85\.0 °C; here water boils at 84/)
   })
+  it('is told in words that name its measure', () => {
+    const says = (limit: Parameters<typeof limitHere>[0], elevation_m = 0) => limitHere(limit, elevation_m)
+    const boil = {
+      measure: 'rolling-boil',
+      minutes: 2,
+      acceptedTo_m: 1500,
+      added: [{ from_m: 300, minutes: 1 }],
+    } as const
+    expect(says(boil)).toMatchObject({ minutes: 2, says: '2 min at a rolling boil, counted from when it boils again' })
+    expect([says(boil, 299), says(boil, 300), says(boil, 1500), says(boil, 1501)]).toMatchObject([
+      { minutes: 2 },
+      { minutes: 3 },
+      { reachable: true },
+      {
+        reachable: false,
+        says: expect.stringMatching(/^The record accepts this boil up to 1,500 m; here, at 1,501 m/) as string,
+      },
+    ])
+    expect(says({ measure: 'food-temperature', temp_C: 80, minutes: 5 })).toMatchObject({
+      temp_C: 80,
+      says: '5 min with the food at 80.0 °C or more',
+    })
+    expect(says({ measure: 'ph', atMost: 4.1 })).toMatchObject({
+      minutes: 0,
+      temp_C: null,
+      says: 'measured pH 4.1 or below',
+    })
+    expect(says({ measure: 'seen', sign: 'soft' })).toMatchObject({ minutes: 0, says: 'soft' })
+    const baths = { measure: 'baths', least: 1, minutes: 60, tasteAtMost: 1 } as const
+    expect(says(baths)).toEqual({
+      reachable: true,
+      minutes: 60,
+      temp_C: null,
+      says: 'at least one bath of 60 min or more, then a crumb that is bitter and dry no more than 1 of 10, spat out',
+    })
+    expect(says({ ...baths, least: 3, atMost_C: 12 })).toMatchObject({
+      temp_C: 12,
+      says: expect.stringMatching(
+        /^at least 3 baths of 60 min or more, no warmer than 12\.0 °C, then a crumb/,
+      ) as string,
+    })
+    expect(missedBy(baths, done, at)).toBe('baths are counted, not loads')
+    expect(missedBy(boil, { ...done, outcome: 'off-boil' }, at)).toBe('it went off the boil')
+    expect(missedBy(boil, { ...done, outcome: 'stopped' }, at)).toBe('it was stopped')
+    expect(missedBy(boil, { ...done, checked: false }, at)).toBe('its sign was not looked at')
+    expect(missedBy(boil, { ...done, minutes: 2.9 }, at)).toMatch(/of 3 min$/)
+    expect(missedBy(boil, { ...done, temp_C: null }, at)).toBeUndefined()
+    const here_C = limitHere(boil, 1180)
+    const boils_C = here_C.reachable ? (here_C.temp_C ?? 0) : 0
+    expect(missedBy(boil, { ...done, temp_C: boils_C - 1.5 }, at)).toBeUndefined()
+    expect(missedBy(boil, { ...done, temp_C: boils_C - 1.6 }, at)).toMatch(/is not a rolling boil here$/)
+    expect(missedBy(boil, done, { ...at, elevation_m: 2000 })).toMatch(/^The record accepts this boil/)
+  })
+  it('of acid goes by the last pH and no other reading; of drying also by a weight that stands', () => {
+    const reading = (what: 'ph' | 'mass_g' | 'brix', value: number, minute: number) => ({
+      what,
+      value,
+      at: new Date(Date.UTC(2027, 4, 16, 8, minute)).toISOString(),
+      instrument: 'x',
+    })
+    const acid = { measure: 'ph', atMost: 4 } as const
+    const missed = (...readings: ReturnType<typeof reading>[]) => missedBy(acid, done, { ...at, readings })
+    expect(missed()).toBe('its pH was not measured')
+    expect(missed(reading('brix', 3, 0))).toBe('its pH was not measured')
+    expect(missed(reading('ph', 3.8, 0), reading('ph', 4.1, 5))).toBe('pH 4.1; 4 or below is sour enough')
+    expect(missed(reading('ph', 4.1, 0), reading('ph', 4, 5), reading('brix', 9, 6))).toBeUndefined()
+    const dry = { measure: 'dried-to', moisture: 0.1 } as const
+    const weighed = (...readings: ReturnType<typeof reading>[]) => missedBy(dry, done, { ...at, readings })
+    const standing = [reading('mass_g', 100, 0), reading('mass_g', 99, 60)]
+    expect(weighed(...standing)).toBeUndefined()
+    expect(weighed(reading('mass_g', 100, 0), reading('mass_g', 101, 60))).toBeUndefined()
+    expect(weighed(reading('mass_g', 300, 0), ...standing)).toBeUndefined()
+    for (const not of [
+      [],
+      [reading('mass_g', 100, 0)],
+      [reading('mass_g', 100, 0), reading('mass_g', 99, 59)],
+      [reading('mass_g', 100, 0), reading('mass_g', 98.9, 60)],
+      [reading('mass_g', 100, 0), reading('mass_g', 101.1, 60)],
+      [reading('brix', 60, 0), reading('brix', 60, 61)],
+      [...standing, reading('mass_g', 80, 120)],
+    ])
+      expect(weighed(...not)).toBe('it was not weighed dry')
+  })
   it('of drying wants the dry weight; of a sign, the sign', () => {
     const limit = { measure: 'dried-to', moisture: 0.1 } as const
     expect(missedBy(limit, done, at)).toBe('it was not weighed dry')
@@ -271,64 +403,90 @@ describe('a plan for the other kinds', () => {
   it.each([
     [
       'ramsons in oil at room warmth',
-      of('Allium ursinum', 'leaf', 'young', 'infused-oil'),
+      () => of('Allium ursinum', 'leaf', 'young', 'infused-oil'),
       'refuse',
       /eaten within 4 days; or frozen/,
     ],
-    ['… kept cold', of('Allium ursinum', 'leaf', 'young', 'infused-oil', { storage: 'chilled' }), 'conditional', /./],
-    ['… frozen', of('Allium ursinum', 'leaf', 'young', 'infused-oil', { storage: 'frozen' }), 'conditional', /./],
-    ['… in jars', of('Allium ursinum', 'leaf', 'young', 'can'), 'refuse', /./],
+    [
+      '… kept cold',
+      () => of('Allium ursinum', 'leaf', 'young', 'infused-oil', { storage: 'chilled' }),
+      'conditional',
+      /./,
+    ],
+    ['… frozen', () => of('Allium ursinum', 'leaf', 'young', 'infused-oil', { storage: 'frozen' }), 'conditional', /./],
+    ['… in jars', () => of('Allium ursinum', 'leaf', 'young', 'can'), 'refuse', /./],
     [
       'raw ramsons for weak defences',
-      of('Allium ursinum', 'leaf', 'young', 'eat-raw', adult('immunocompromised')),
+      () => of('Allium ursinum', 'leaf', 'young', 'eat-raw', adult('immunocompromised')),
       'refuse',
       /./,
     ],
     [
       'cooked ramsons for them',
-      of('Allium ursinum', 'leaf', 'young', 'eat', adult('immunocompromised')),
+      () => of('Allium ursinum', 'leaf', 'young', 'eat', adult('immunocompromised')),
       'conditional',
       /./,
     ],
-    ['elder leaf', of('Sambucus nigra', 'leaf', undefined, 'tea'), 'refuse', /ripe black berries, boiled/],
-    ['raw elder berries', of('Sambucus nigra', 'fruit', 'ripe', 'eat-raw'), 'refuse', /on record for it: eat, syrup/],
+    ['elder leaf', () => of('Sambucus nigra', 'leaf', undefined, 'tea'), 'refuse', /ripe black berries, boiled/],
+    [
+      'raw elder berries',
+      () => of('Sambucus nigra', 'fruit', 'ripe', 'eat-raw'),
+      'refuse',
+      /on record for it: eat, syrup/,
+    ],
     [
       'elder berries boiled',
-      of('Sambucus nigra', 'fruit', 'ripe', 'syrup', { kitchen: { elevation_m: 1180 } }),
+      () => of('Sambucus nigra', 'fruit', 'ripe', 'syrup', { kitchen: { elevation_m: 1180 } }),
       'conditional',
       /./,
     ],
     [
       '… at 2,600 m',
-      of('Sambucus nigra', 'fruit', 'ripe', 'eat', { kitchen: { elevation_m: 2600 } }),
+      () => of('Sambucus nigra', 'fruit', 'ripe', 'eat', { kitchen: { elevation_m: 2600 } }),
       'refuse',
       /Freeze the berries raw/,
     ],
-    ['acorn flour', of('Quercus robur', 'nut', 'ripe', 'flour'), 'conditional', /./],
-    ['acorns with a nut allergy', of('Quercus robur', 'nut', 'ripe', 'flour', adult('nut-allergy')), 'refuse', /./],
-    ['green acorns', of('Quercus robur', 'nut', 'unripe', 'flour'), 'refuse', /ripe, brown acorns/],
-    ['sea beet with kidney stones', of('Beta maritima', 'leaf', 'young', 'eat', adult('kidney-stone')), 'refuse', /./],
+    ['acorn flour', () => of('Quercus robur', 'nut', 'ripe', 'flour'), 'conditional', /./],
+    [
+      'acorns with a nut allergy',
+      () => of('Quercus robur', 'nut', 'ripe', 'flour', adult('nut-allergy')),
+      'refuse',
+      /./,
+    ],
+    ['green acorns', () => of('Quercus robur', 'nut', 'unripe', 'flour'), 'refuse', /ripe, brown acorns/],
+    [
+      'sea beet with kidney stones',
+      () => of('Beta maritima', 'leaf', 'young', 'eat', adult('kidney-stone')),
+      'refuse',
+      /./,
+    ],
     [
       'too much sea beet',
-      of('Beta vulgaris', 'leaf', 'young', 'eat', { perDay_g: 300 }),
+      () => of('Beta vulgaris', 'leaf', 'young', 'eat', { perDay_g: 300 }),
       'refuse',
       /up to 150 g a day/,
     ],
     [
       'a handful of sea beet raw',
-      of('Beta vulgaris', 'leaf', 'young', 'eat-raw', { perDay_g: 30 }),
+      () => of('Beta vulgaris', 'leaf', 'young', 'eat-raw', { perDay_g: 30 }),
       'conditional',
       /./,
     ],
     [
       'spruce syrup on the shelf',
-      of('Picea abies', 'needle-tip', 'young', 'syrup', { storage: 'room' }),
+      () => of('Picea abies', 'needle-tip', 'young', 'syrup', { storage: 'room' }),
       'conditional',
       /./,
     ],
-    ['spruce tips in pregnancy', of('Picea abies', 'needle-tip', 'young', 'tea', adult('pregnancy')), 'refuse', /./],
-    ['yew', of('Taxus baccata', 'needle-tip', 'young', 'syrup'), 'refuse', /another plant, surely known/],
-  ] as const)('%s', (_what, { verdict, instead = '-', reasons }, expected, says) => {
+    [
+      'spruce tips in pregnancy',
+      () => of('Picea abies', 'needle-tip', 'young', 'tea', adult('pregnancy')),
+      'refuse',
+      /./,
+    ],
+    ['yew', () => of('Taxus baccata', 'needle-tip', 'young', 'syrup'), 'refuse', /another plant, surely known/],
+  ] as const)('%s', (_what, planned, expected, says) => {
+    const { verdict, instead = '-', reasons } = planned()
     expect(verdict).toBe(expected)
     expect(instead).toMatch(says)
     expect(reasons.length).toBeGreaterThan(0)
