@@ -29,6 +29,7 @@ import {
 } from './shapes'
 
 const BASE = { id: id(), at: instant(), noted: instant(), book: id(), by: id(), device: id() }
+const score = () => Joi.number().integer().min(0).max(10)
 const LOT = { ...BASE, lot: id() }
 const maybeText = () => text().allow('')
 const nullable = (schema: Joi.Schema) => schema.allow(null)
@@ -257,11 +258,19 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
   tasted: {
     ...LOT,
     taster: id(),
-    bitter: Joi.number().integer().min(0).max(10),
-    astringent: Joi.number().integer().min(0).max(10),
+    bitter: score(),
+    astringent: score(),
     crumb: Joi.boolean(),
     accepts: Joi.boolean(),
     alarm: nullable(Joi.string().valid('burning', 'numbness', 'soap', 'almond', 'bitter-where-none-belongs')),
+    notes: strictObject({
+      acrid: score().optional(),
+      sour: score().optional(),
+      salt: score().optional(),
+      sweet: score().optional(),
+      resin: score().optional(),
+    }).optional(),
+    aftertaste: score().optional(),
   },
   packed: {
     ...LOT,

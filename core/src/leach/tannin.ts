@@ -3,6 +3,7 @@ import type { BathFact, TasteFact } from '../lot/lotState'
 import type { Use } from '../flora/taxon'
 import { boilingPoint } from '../heat/boil'
 import type { TasteForecastInput } from '../taste/forecast'
+import { harshness } from '../taste/palate'
 
 import type { KitchenFact } from '../log/houseState'
 import type { LeachInput } from './leach'
@@ -50,7 +51,7 @@ const BATHS_AHEAD = 14
  */
 export function tanninForecast(
   baths: readonly BathFact[],
-  tastes: readonly Pick<TasteFact, 'at' | 'bitter' | 'astringent' | 'crumb' | 'alarm'>[],
+  tastes: readonly Pick<TasteFact, 'at' | 'bitter' | 'astringent' | 'aftertaste' | 'crumb' | 'alarm'>[],
   mass_g: number,
   limit: { readonly least: number; readonly minutes: number; readonly tasteAtMost: number },
 ): TasteForecastInput | undefined {
@@ -76,9 +77,9 @@ export function tanninForecast(
     noise: TASTE_NOISE,
     observations: tastes
       .filter(({ crumb, alarm }) => crumb && alarm === null)
-      .map(({ at, bitter, astringent }) => ({
-        afterBath: done.filter(({ endedAt }) => endedAt <= at).length,
-        score: Math.round(Math.max(bitter, astringent)),
+      .map((taste) => ({
+        afterBath: done.filter(({ endedAt }) => endedAt <= taste.at).length,
+        score: Math.round(harshness(taste)),
       })),
     target: limit.tasteAtMost,
     maxBaths: Math.max(done.length, limit.least) + BATHS_AHEAD,

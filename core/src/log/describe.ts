@@ -134,7 +134,13 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
     case 'tasted': {
       const taster = book.house.eaters[entry.taster]?.name ?? entry.taster
       if (entry.alarm !== null) return `${taster} tasted ${plainWords(entry.alarm)}: stopped.`
-      return `${taster} tasted: bitter ${entry.bitter} of 10, ${entry.accepts ? 'good' : 'not yet'}.`
+      const others = Object.entries({
+        ...entry.notes,
+        ...(entry.aftertaste === undefined ? {} : { aftertaste: entry.aftertaste }),
+      })
+        .filter(([, score]) => score > 0)
+        .map(([note, score]) => `, ${note} ${score}`)
+      return `${taster} tasted: bitter ${entry.bitter} of 10${others.join('')}, ${entry.accepts ? 'good' : 'not yet'}.`
     }
     case 'packed':
       return `Packed ${formatMass(entry.mass_g)} ${entry.store}, ${formatCount(entry.containers, 'container')}.`

@@ -194,7 +194,13 @@ export interface TasteFact {
   readonly crumb: boolean
   readonly accepts: boolean
   readonly alarm: Alarm | null
+  /** What else was tasted, 0 to 10; what is not told was not asked. */
+  readonly notes?: Readonly<Partial<Record<Exclude<PalateNote, 'bitter' | 'astringent'>, number>>>
+  /** How harsh it was half a minute later, 0 to 10. */
+  readonly aftertaste?: number
 }
+
+export type PalateNote = 'bitter' | 'astringent' | 'acrid' | 'sour' | 'salt' | 'sweet' | 'resin'
 
 export interface PackState {
   readonly id: PackId

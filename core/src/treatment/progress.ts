@@ -2,6 +2,7 @@ import type { Goal, Protocol, Step, Use } from '../flora/taxon'
 import { kitchenAt, type HouseState } from '../log/houseState'
 import type { BathFact, LotState, StepRun } from '../lot/lotState'
 import { minutesBetween, type Instant } from '../quantity/instant'
+import { harshness } from '../taste/palate'
 import { KEEP_OPS, SORT_OPS } from './batchUse'
 import { missedBy } from './limit'
 
@@ -118,8 +119,7 @@ function leachProgress(
   const lastEnd = ended.at(-1)?.endedAt
   const crumbs =
     lastEnd === undefined ? [] : lot.tastes.filter(({ crumb, alarm, at }) => crumb && alarm === null && at >= lastEnd)
-  const taste =
-    crumbs.length === 0 ? undefined : Math.max(...crumbs.map(({ bitter, astringent }) => Math.max(bitter, astringent)))
+  const taste = crumbs.length === 0 ? undefined : Math.max(...crumbs.map(harshness))
   const running = baths.find(({ endedAt }) => endedAt === null)
   const met =
     running === undefined && counted.length >= limit.least && taste !== undefined && taste <= limit.tasteAtMost

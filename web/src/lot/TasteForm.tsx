@@ -6,8 +6,11 @@ import { Field } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { Refusal } from '../controls/Refusal'
+import { PalateAdvice } from './PalateAdvice'
+import { PalateStrip } from './PalateStrip'
+import '../app/palate.css'
 
-const BITTER = Array.from({ length: 11 }, (_, bitter) => ({ value: String(bitter), label: String(bitter) }))
+const OTHER_NOTES = ['acrid', 'sour', 'salt', 'sweet', 'resin'] as const
 const ALARMS: readonly { value: Alarm; label: string }[] = [
   { value: 'burning', label: 'burning' },
   { value: 'numbness', label: 'numb' },
@@ -30,8 +33,10 @@ export function TasteForm({
   const { write, otherError } = useNote()
   const tasters = Object.values(context.book.house.eaters).filter(({ kind }) => kind === 'adult')
   const [taster, setTaster] = useState(tasters[0]?.id ?? 'cook')
-  const [bitter, setBitter] = useState('0')
-  const [dry, setDry] = useState('0')
+  const [bitter, setBitter] = useState(0)
+  const [dry, setDry] = useState(0)
+  const [lingers, setLingers] = useState<number>()
+  const [notes, setNotes] = useState<Readonly<Partial<Record<(typeof OTHER_NOTES)[number], number>>>>({})
   const [alarm, setAlarm] = useState<Alarm>()
   const note = (accepts: boolean, wrong: Alarm | null, said: string) =>
     void write(
@@ -39,11 +44,13 @@ export function TasteForm({
         type: 'tasted',
         lot: lot.id,
         taster,
-        bitter: Number(bitter),
-        astringent: Number(dry),
+        bitter,
+        astringent: dry,
         crumb: crumb && wrong === null,
         accepts,
         alarm: wrong,
+        ...(Object.keys(notes).length === 0 ? {} : { notes }),
+        ...(lingers === undefined ? {} : { aftertaste: lingers }),
       },
       said,
     )
@@ -60,8 +67,26 @@ export function TasteForm({
           />
         )}
       </Field>
-      <Choice label="How bitter, 0 to 10" value={bitter} onChange={setBitter} options={BITTER} />
-      {crumb && <Choice label="How much it dries the mouth, 0 to 10" value={dry} onChange={setDry} options={BITTER} />}
+      <PalateStrip note="bitter" value={bitter} onChange={setBitter} />
+      <PalateStrip note="astringent" value={dry} onChange={setDry} />
+      <details className="palate-more">
+        <summary>What lingers{crumb ? '' : ', and what else it tastes of'}</summary>
+        <div className="form">
+          <p className="soft">
+            Wait half a minute, take a sip of water between two tastes; the worse of the two counts.
+          </p>
+          <PalateStrip note="aftertaste" value={lingers} onChange={setLingers} />
+          {!crumb &&
+            OTHER_NOTES.map((note) => (
+              <PalateStrip
+                key={note}
+                note={note}
+                value={notes[note]}
+                onChange={(score) => setNotes((before) => ({ ...before, [note]: score }))}
+              />
+            ))}
+        </div>
+      </details>
       <Refusal sentence={otherError([])} />
       <div className="acts">
         {crumb ? (
@@ -79,6 +104,7 @@ export function TasteForm({
           </>
         )}
       </div>
+      {!crumb && <PalateAdvice lot={lot} context={context} />}
       <div className="alarm">
         <Choice label="It tastes wrong" value={alarm} onChange={setAlarm} options={ALARMS} />
         {alarm !== undefined && (

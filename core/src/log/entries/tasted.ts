@@ -8,8 +8,15 @@ export interface Tasted extends EntryBase, Omit<TasteFact, 'at'> {
 }
 
 export const tasted: EntryDef<Tasted, LotState> = {
-  apply: (lot, { at, taster, bitter, astringent, crumb, accepts, alarm }) => ({
+  apply: (lot, { at, taster, bitter, astringent, crumb, accepts, alarm, notes, aftertaste }) => ({
     ...lot,
-    tastes: [...lot.tastes, { at, taster, bitter, astringent, crumb, accepts, alarm }],
+    tastes: [
+      ...lot.tastes,
+      {
+        ...{ at, taster, bitter, astringent, crumb, accepts, alarm },
+        ...(notes === undefined ? {} : { notes }),
+        ...(aftertaste === undefined ? {} : { aftertaste }),
+      },
+    ],
   }),
 }
