@@ -3,7 +3,7 @@ import { serve } from '@hono/node-server'
 import { chromium, type Page } from '@playwright/test'
 import { makeApp } from '@ellop/server'
 import { CHROMIUM_LAUNCH } from '../e2e/browser'
-import { hold } from '../e2e/cook'
+import { boilLoad, hold } from '../e2e/cook'
 
 /** Pictures of each main view, from the demonstration, into docs/screenshots. */
 const OUT = fileURLToPath(new URL('../docs/screenshots', import.meta.url))
@@ -43,14 +43,64 @@ await shoot('basket', '/basket')
 await shoot('lot-running', '/lot/27-004', DESK, running)
 await shoot('tells', '/lot/27-006/tells')
 await shoot('plant', '/plant/Allium%20ursinum')
-await shoot('plants', '/plants?find=hemlock')
-await shoot('field-card', '/plant/Aegopodium%20podagraria/card')
 await shoot('lot-leach', '/lot/27-005', DESK, async (page) => {
   const forecast = page.getByRole('region', { name: 'How many baths more' })
   await forecast.locator('canvas').waitFor()
   await forecast.evaluate((section) => section.scrollIntoView({ block: 'end' }))
   await page.evaluate(() => window.scrollBy(0, 130))
   await page.waitForTimeout(400)
+})
+/** One of the reckonings that are opened under a leach, once it is told. */
+const opened = (summary: string, told: string) => async (page: Page) => {
+  await page.getByText(summary, { exact: true }).click()
+  const region = page.getByRole('region', { name: told })
+  await region.waitFor({ timeout: 60_000 })
+  await page.waitForTimeout(1500)
+  await region.evaluate((section) => section.scrollIntoView())
+  await page.evaluate(() => window.scrollBy(0, -60))
+  await page.waitForTimeout(300)
+}
+await shoot('leach-front', '/lot/27-005', DESK, opened('Which baths serve best', 'Which baths serve best'))
+await shoot('leach-ways', '/lot/27-005', DESK, opened('The ways on from here, compared', 'The ways on, compared'))
+await shoot('palate', '/lot/27-004', DESK, async (page) => {
+  await boilLoad(page)
+  await page.getByLabel('It weighs').fill('560')
+  await page.getByRole('button', { name: 'Weighed', exact: true }).click()
+  const score = (note: string, steps: string) =>
+    page.getByRole('group', { name: note }).getByText(steps, { exact: true }).click()
+  await score('How bitter', '6')
+  await score('How much it dries', '2')
+  await page.getByRole('button', { name: 'Not yet' }).click()
+  await page.getByText('What may be done').waitFor()
+  await page.locator('.palate-told').evaluate((told) => told.scrollIntoView({ block: 'end' }))
+  await page.evaluate(() => window.scrollBy(0, 110))
+  await page.clock.fastForward(5000)
+  await page.waitForTimeout(400)
+})
+await shoot('kitchen', '/kitchen?fast=10', DESK, async (page) => {
+  const probe = page.locator('.instrument', { hasText: 'Probe thermometer' })
+  await probe.getByRole('button', { name: 'Set it right' }).click()
+  await probe.getByRole('button', { name: 'That is it' }).click()
+  const scale = page.locator('.instrument', { hasText: 'Kitchen scale' })
+  await scale.getByRole('button', { name: 'Set it right' }).click()
+  await scale.locator('.steady').waitFor()
+})
+await shoot('rehearsal', '/rehearsal/guests-tonight', DESK, async (page) => {
+  await page.getByText('1 mm', { exact: true }).click()
+  await page.getByText('at the boil', { exact: true }).click()
+  for (let bath = 0; bath < 6; bath += 1) {
+    await page.getByRole('button', { name: /water on$/ }).click()
+    await page
+      .locator('.rehearsal-story li')
+      .nth(bath + 1)
+      .waitFor()
+  }
+  await page.getByRole('button', { name: 'Taste a crumb' }).click()
+  await page.getByText('What the forecast makes of your crumbs').waitFor()
+  await hold(page, page.getByRole('button', { name: 'Hold: it is good, serve it' }))
+  await page.locator('.rehearsal-end').waitFor()
+  await page.waitForTimeout(800)
+  await page.evaluate(() => window.scrollTo(0, 0))
 })
 await shoot('patch', '/patch/north-wood')
 const pick = async (page: Page) => {
@@ -61,7 +111,6 @@ const pick = async (page: Page) => {
   await page.waitForTimeout(500)
   await page.evaluate(() => window.scrollTo(0, 0))
 }
-await shoot('outing', '/outing', DESK, pick)
 await shoot('outing-phone', '/outing', PHONE, async (page) => {
   await pick(page)
   await page.getByRole('button', { name: 'Keep this plan' }).click()
@@ -89,7 +138,5 @@ await shoot('ill', '/ill', DESK, async (page) => {
   await page.getByText('last 30 days', { exact: true }).click()
   await page.waitForTimeout(200)
 })
-await shoot('basket-phone', '/basket', PHONE)
-await shoot('lot-phone', '/lot/27-003', PHONE)
 await browser.close()
 server.close()

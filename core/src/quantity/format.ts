@@ -30,9 +30,10 @@ export function formatSpan(minutes: number): string {
   if (seconds < 60) return `${seconds} s`
   if (seconds < 600)
     return seconds % 60 === 0 ? `${seconds / 60} min` : `${Math.floor(seconds / 60)} min ${seconds % 60} s`
-  if (minutes < 90) return `${Math.round(minutes)} min`
-  const hours = Math.floor(minutes / 60)
-  if (hours < 48) return Math.round(minutes % 60) === 0 ? `${hours} h` : `${hours} h ${Math.round(minutes % 60)} min`
+  const whole = Math.round(minutes)
+  if (whole < 90) return `${whole} min`
+  const hours = Math.floor(whole / 60)
+  if (hours < 48) return whole % 60 === 0 ? `${hours} h` : `${hours} h ${whole % 60} min`
   return `${Math.round(minutes / 1440)} days`
 }
 

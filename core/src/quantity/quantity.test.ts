@@ -43,6 +43,7 @@ describe('figures on screen', () => {
     expect([formatMass(1240.4), formatVolume(5000), formatVolume(6720), formatVolume(350), formatTemp(96.049)]).toEqual(
       ['1,240 g', '5 L', '6.7 L', '350 mL', '96.0 °C'],
     )
+    expect([89.6, 119.7, 239.6, 240.4].map(formatSpan)).toEqual(['1 h 30 min', '2 h', '4 h', '4 h'])
     expect([0.5, 2, 2.5, 15, 95, 720, 4320].map(formatSpan)).toEqual([
       '30 s',
       '2 min',

@@ -51,7 +51,7 @@ describe('what a tongue tells', () => {
       'salt blend',
       'salt cover',
     ])
-    expect(bitter[1]?.text).toContain('17 parts of a hundred')
+    expect(bitter[1]?.text).toContain('17 g of this in every 100 g')
     expect(advise({ notes: { acrid: 5 } }).map(({ kind }) => kind)).toEqual(['cook', 'cover'])
     expect(advise({ notes: { sweet: 6 } })).toEqual([])
     expect(advise({ bitter: 9 }).at(-1)?.kind).toBe('compost')

@@ -95,7 +95,7 @@ function adviceOn(note: PalateNote, score: number, use: Use, protocol: Protocol 
       ? [
           say(
             'blend',
-            `Blend it: ${share} parts of a hundred of this to bland greens or grain bring it to ${PLEASANT} of 10.`,
+            `Blend it: ${share} g of this in every 100 g, the rest bland greens or grain, brings it to ${PLEASANT} of 10.`,
           ),
         ]
       : []),

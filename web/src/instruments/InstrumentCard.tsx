@@ -9,7 +9,15 @@ import { standInDevice } from './standInDevice'
 import { useReadings } from './useReadings'
 
 /** An instrument on the shelf: how far it was found to be off, and setting it right against what is known. */
-export function InstrumentCard({ kind, elevation_m }: { kind: InstrumentKind; elevation_m: number }) {
+export function InstrumentCard({
+  kind,
+  elevation_m,
+  timeZone,
+}: {
+  kind: InstrumentKind
+  elevation_m: number
+  timeZone: string
+}) {
   const isDemo = useBook(({ book }) => book.kind === 'demo')
   const now = useBook(({ minute }) => minute)
   const found = useSetRight((state) => state.found[kind.id])
@@ -37,7 +45,7 @@ export function InstrumentCard({ kind, elevation_m }: { kind: InstrumentKind; el
       <p className="soft">
         {found === undefined
           ? `Never set right: it may be off by ${kind.offset} ${kind.unit}.`
-          : `Set right at ${timeOf(found.at, 'UTC').slice(0, 5)}: it shows ${Math.abs(found.offset).toPrecision(2)} ${kind.unit} too ${found.offset < 0 ? 'little' : 'much'}, which is taken off.`}
+          : `Set right at ${timeOf(found.at, timeZone)}: it shows ${Math.abs(found.offset).toPrecision(2)} ${kind.unit} too ${found.offset < 0 ? 'little' : 'much'}, which is taken off.`}
       </p>
       {device === undefined ? (
         isDemo || canSerial() ? (

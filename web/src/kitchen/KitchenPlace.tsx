@@ -71,7 +71,12 @@ export default function KitchenPlace() {
         </p>
         <ul className="instruments">
           {INSTRUMENTS.map((kind) => (
-            <InstrumentCard key={kind.id} kind={kind} elevation_m={kitchen?.elevation_m ?? 0} />
+            <InstrumentCard
+              key={kind.id}
+              kind={kind}
+              elevation_m={kitchen?.elevation_m ?? 0}
+              timeZone={kitchen?.timeZone ?? 'UTC'}
+            />
           ))}
         </ul>
       </section>
