@@ -17,12 +17,19 @@ export async function hold(page: Page, button: Locator): Promise<void> {
   await page.mouse.up()
 }
 
-/** Chooses in a list by typing into it. */
+/** Chooses in a list by typing into it, and sees that it was taken: a list that is drawn anew under the finger takes something else, or nothing. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
   const box = page.getByRole('combobox', { name: label })
-  await box.click()
-  if (await box.isEditable()) await box.fill(option.split(' · ').at(-1) ?? option)
-  await page.locator('.ant-select-item-option', { hasText: option }).first().click()
+  const taken = page.locator('.ant-select', { has: box })
+  await expect(async () => {
+    await box.click({ timeout: 5000 })
+    if (await box.isEditable()) await box.fill(option.split(' · ').at(-1) ?? option, { timeout: 5000 })
+    await page
+      .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: option })
+      .first()
+      .click({ timeout: 5000 })
+    await expect(taken).toContainText(option, { timeout: 2000 })
+  }).toPass({ timeout: 30_000 })
 }
 
 export async function weighIn(

@@ -26,6 +26,8 @@ const SCREENS = [
   '/basket?weigh=1',
   '/larder?label=27-004-raw',
   '/lot/27-004?taste=1',
+  '/rehearsals',
+  '/rehearsal/an-even-tree',
 ]
 
 async function seriousFaults(page: Page): Promise<string[]> {

@@ -62,7 +62,7 @@ test('an outing is planned on the desk, done on a phone with the network cut, an
     await limp.getByText('crisp', { exact: true }).click()
     await limp.getByLabel('Wrapped, and into the cold').check()
     await limp.getByRole('button', { name: 'Note it' }).click()
-    await expect(page.getByText('Noted', { exact: true }).last()).toBeVisible()
+    await expect(page.locator('.said', { hasText: 'Noted' })).toBeVisible()
 
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto('/basket')

@@ -4,7 +4,9 @@ import type { HazardAnswer, Protocol, Use, UseHazard } from '../flora/taxon'
 import { judge } from '../gates/judge'
 import { bringIn, household, load, Pen } from '../test/pen'
 import { bringInKind, leachBaths, meetAll, runStep } from '../test/plants'
+import { isHotThrough } from './groundGerms'
 import { hazardLedger } from './ledger'
+import type { StepProgress } from './progress'
 
 const control: HazardAnswer = { kind: 'control', says: 'Boil it.' }
 const hazard = (answers: readonly HazardAnswer[], over: Partial<UseHazard> = {}): UseHazard => ({
@@ -193,5 +195,18 @@ describe('the hazards of a lot', () => {
       ...{ driedTo_g: null, checked: true, water: 'thrown' },
     })
     expect(germs(BLANCH)?.slice(3)).toEqual(['answered', expect.stringMatching(/Cooked right through\.$/)])
+  })
+  it('are killed by heat right through, whatever limit the step has, and by no other', () => {
+    const hot = (op: string, limit?: Protocol['steps'][number]['limit']) =>
+      isHotThrough({
+        step: { op, control: [], critical: true, ...(limit === undefined ? {} : { limit }) },
+      } as unknown as StepProgress)
+    for (const op of ['boil', 'simmer', 'steam', 'pit-bake', 'bake', 'roast', 'fry', 'saute'])
+      expect(hot(op), op).toBe(true)
+    for (const op of ['wash', 'dry', 'wilt', 'infuse-water', 'leach-static']) expect(hot(op), op).toBe(false)
+    expect(hot('blanch', { measure: 'rolling-boil', minutes: 1, acceptedTo_m: 0, added: [] })).toBe(true)
+    const warm = (temp_C: number) => hot('infuse-water', { measure: 'food-temperature', temp_C, minutes: 1 })
+    expect([warm(69), warm(70), warm(90)]).toEqual([false, true, true])
+    expect(hot('wash', { measure: 'seen', sign: 'clean' })).toBe(false)
   })
 })

@@ -7,7 +7,7 @@ export function SaidLine() {
     <div className="said" role="status">
       {said !== undefined && (
         <p key={said.turn} className={said.refused ? 'refused' : undefined}>
-          <span aria-hidden="true">{said.refused ? '✕' : '✓'}</span> {said.text}
+          <span aria-hidden="true">{said.refused ? '✕' : '✓'}</span> <span>{said.text}</span>
         </p>
       )}
     </div>
