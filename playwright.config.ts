@@ -9,6 +9,11 @@ export default defineConfig({
   timeout: 120_000,
   expect: { timeout: 10_000 },
   workers: 2,
+  // The longest first, so that no processor waits for them in the end.
+  projects: [
+    { name: 'durable', testMatch: 'durable.spec.ts' },
+    { name: 'walks', testIgnore: 'durable.spec.ts' },
+  ],
   fullyParallel: true,
   use: {
     baseURL: `http://localhost:${PORT}`,
