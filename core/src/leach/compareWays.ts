@@ -50,7 +50,7 @@ export interface WayOutlook {
 /** Lots drawn from what is known. */
 const LOTS = 60
 /** More baths than anybody changes; running water is followed in as many pieces of its least time. */
-const BATHS_AT_MOST = 24
+export const BATHS_FOLLOWED = 24
 /** Starch swells from 50 °C on; below 45 it does not [process physics, section 5]. */
 const STARCH_WHOLE_C = 45
 const STARCH_COOKED_C = 50
@@ -87,7 +87,7 @@ export function compareWays(input: CompareWaysInput): readonly WayOutlook[] {
       hands_min: (way.op === 'leach-running' ? 1 : baths.p50) * way.change_min,
       sugarKept: sugarLeft(way, baths.p50, input),
       starch: starchAfter(Math.max(way.bath.temp_C, done > 0 ? asked.bath.temp_C : 0)),
-      never: needed.filter((count) => count > BATHS_AT_MOST).length / Math.max(1, needed.length),
+      never: needed.filter((count) => count > BATHS_FOLLOWED).length / Math.max(1, needed.length),
     }
   })
 }
@@ -102,16 +102,16 @@ function bathsNeeded(
   const { residual } = leach(
     {
       ...{ pieces, heldLiquid_mL, activation_kJ_mol, diffusivity25_m2_s },
-      baths: [...alike(before, done), ...alike(bath, BATHS_AT_MOST)],
+      baths: [...alike(before, done), ...alike(bath, BATHS_FOLLOWED)],
     },
     'quick',
   )
   const enough = enoughAt(target)
-  for (let more = least; more <= BATHS_AT_MOST; more += 1) {
+  for (let more = least; more <= BATHS_FOLLOWED; more += 1) {
     const left = done + more === 0 ? 1 : (residual[done + more - 1] ?? 1)
     if (strength * left <= enough) return more
   }
-  return BATHS_AT_MOST + 1
+  return BATHS_FOLLOWED + 1
 }
 
 function sugarLeft({ bath }: WayOn, count: number, { asked, done, keep }: CompareWaysInput): number {

@@ -53,6 +53,15 @@ describe('what a tongue tells', () => {
     ])
     expect(bitter[1]?.text).toContain('17 g of this in every 100 g')
     expect(advise({ notes: { acrid: 5 } }).map(({ kind }) => kind)).toEqual(['cook', 'cover'])
+    const acorns = usesOf(requireTaxon(CATALOGUE, 'Quercus robur'), 'nut', 'ripe')[0]
+    const soured =
+      acorns === undefined ? [] : palateAdvice({ ...TASTE, notes: { sour: 5 } }, acorns, acorns.protocols[0])
+    expect(soured.map(({ kind, text }) => [kind, text.slice(0, 14)])).toEqual([['compost', 'What lay in wa']])
+    expect(
+      advise({ notes: { sour: 5 } })
+        .map(({ text }) => text)
+        .join(' '),
+    ).toContain('else it has turned')
     expect(advise({ notes: { sweet: 6 } })).toEqual([])
     expect(advise({ bitter: 9 }).at(-1)?.kind).toBe('compost')
     for (const note of PALATE_NOTES)

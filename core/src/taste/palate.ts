@@ -18,7 +18,10 @@ const MASKS: Readonly<Record<PalateNote, { readonly by: readonly string[]; reado
     not: 'Acid and tea make it drier.',
   },
   acrid: { by: ['longer cooking', 'fat', 'milk'], not: 'Alcohol and heat spread it.' },
-  sour: { by: ['sweet', 'fat', 'a pinch of soda, no more'], not: 'Salt brings it out.' },
+  sour: {
+    by: ['sweet', 'fat', 'a pinch of soda, no more'],
+    not: 'Only what was sour when fresh, or was soured: else it has turned, and is thrown away.',
+  },
   salt: {
     by: ['more of the food without salt', 'potato or grain', 'a little acid'],
     not: 'Boiling it down makes it saltier.',
@@ -83,6 +86,9 @@ function adviceOn(note: PalateNote, score: number, use: Use, protocol: Protocol 
   const watered = [...ops].some((op) => WATER_OPS.includes(op))
   const share = Math.round(100 * blendShare(score, PLEASANT))
   const { by, not } = MASKS[note]
+  // What lay in water and is sour has soured: it is never covered.
+  if (note === 'sour' && [...ops].some((op) => SOAKING_OPS.includes(op)))
+    return [say('compost', 'What lay in water and tastes sour has turned. Throw it away, and taste no more of it.')]
   const others = use.dishes.filter((dish) => STRONG_DISHES.some((word) => dish.includes(word)))
   return [
     ...(SOLUBLE.includes(note) && watered
@@ -110,7 +116,8 @@ function adviceOn(note: PalateNote, score: number, use: Use, protocol: Protocol 
 }
 
 const SOLUBLE: readonly PalateNote[] = ['bitter', 'astringent', 'salt', 'sour']
-const WATER_OPS = ['blanch', 'boil', 'simmer', 'leach-static', 'leach-hot', 'leach-running', 'soak-cold']
+const SOAKING_OPS = ['leach-static', 'leach-hot', 'leach-running', 'soak-cold']
+const WATER_OPS = ['blanch', 'boil', 'simmer', ...SOAKING_OPS]
 const STRONG_DISHES = ['season', 'tea', 'syrup', 'salt', 'vinegar', 'pesto', 'bitters', 'relish', 'soup']
 /** From here up covering does not do. */
 const HOPELESS = 8

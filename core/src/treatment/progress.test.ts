@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from '../flora/records'
 import type { Protocol, Use } from '../flora/taxon'
 import { findUse, requireTaxon } from '../flora/catalogue'
+import type { Saying } from '../log/stamp'
 import { household, Pen } from '../test/pen'
-import { bringInKind, meetAll, tasteOf } from '../test/plants'
+import { bringInKind, meetAll } from '../test/plants'
 import { defaultProtocol, isTreating, protocolOf, treatmentProgress } from './progress'
 
 const acorns = findUse(requireTaxon(CATALOGUE, 'Quercus robur'), 'nut', 'ripe') as Use
@@ -22,7 +23,11 @@ function leached(minutes: readonly number[], { protocol = cold.name, step = STEP
   return pen
 }
 const progress = (pen: Pen) => treatmentProgress(pen.lot(), cold, acorns, pen.log.state.house).steps[STEP]
-const crumb = (pen: Pen, over = {}) => tasteOf(pen, 'A', { crumb: true, accepts: false, ...over })
+const crumb = (pen: Pen, over: Partial<Saying<'tasted'>> = {}) =>
+  pen.force({
+    ...{ type: 'tasted', lot: 'A', taster: 'ann', bitter: 0, astringent: 0, crumb: true, accepts: false, alarm: null },
+    ...over,
+  })
 const SIX = [480, 480, 480, 480, 480, 480]
 
 describe('the baths of a leach', () => {
@@ -52,52 +57,16 @@ describe('the baths of a leach', () => {
     expect(progress(pen)).toMatchObject({ met: false, baths: { taste: 3 } })
     const mild = leached(SIX)
     const at = mild.now
-    mild.force({
-      type: 'tasted',
-      lot: 'A',
-      taster: 'ann',
-      bitter: 1,
-      astringent: 0,
-      crumb: true,
-      accepts: false,
-      alarm: null,
-    })
+    crumb(mild, { bitter: 1, crumb: true, accepts: false, alarm: null })
     expect(progress(mild)).toMatchObject({ met: true, covered_g: 900, baths: { taste: 1, metAt: at } })
     const five = leached(SIX.slice(1))
-    five.force({
-      type: 'tasted',
-      lot: 'A',
-      taster: 'ann',
-      bitter: 0,
-      astringent: 0,
-      crumb: true,
-      accepts: false,
-      alarm: null,
-    })
+    crumb(five, { bitter: 0, crumb: true, accepts: false, alarm: null })
     expect(progress(five)).toMatchObject({ met: false, baths: { counted: 5, taste: 0 } })
     const wrong = leached(SIX)
-    wrong.force({
-      type: 'tasted',
-      lot: 'A',
-      taster: 'ann',
-      bitter: 0,
-      astringent: 0,
-      crumb: true,
-      accepts: false,
-      alarm: 'soap',
-    })
+    crumb(wrong, { bitter: 0, crumb: true, accepts: false, alarm: 'soap' })
     expect(progress(wrong)?.baths?.taste).toBeUndefined()
     const whole = leached(SIX)
-    whole.force({
-      type: 'tasted',
-      lot: 'A',
-      taster: 'ann',
-      bitter: 0,
-      astringent: 0,
-      crumb: false,
-      accepts: true,
-      alarm: null,
-    })
+    crumb(whole, { bitter: 0, crumb: false, accepts: true, alarm: null })
     expect(progress(whole)?.met).toBe(false)
     mild.force({
       type: 'bath-changed',

@@ -1,15 +1,7 @@
-import {
-  formatSpan,
-  formatVolume,
-  kitchenAt,
-  tanninChoice,
-  type JudgeContext,
-  type LeachFront,
-  type LeachPlan,
-} from '@ellop/core'
+import { formatSpan, formatVolume, kitchenAt, tanninChoice, type JudgeContext, type LeachPlan } from '@ellop/core'
 import { Button, Spin } from 'antd'
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
-import { askEngine } from '../workers/ask'
+import { lazy, Suspense, useMemo, useState } from 'react'
+import { useEngine } from '../workers/useEngine'
 
 const FrontChart = lazy(() => import('./FrontChart'))
 
@@ -47,20 +39,8 @@ export default function LeachPlanner({
     // eslint-disable-next-line react-hooks/exhaustive-deps -- limit and step are the record's and stay
     [mass_g, kitchen],
   )
-  const [told, setTold] = useState<LeachFront | 'failed'>()
+  const told = useEngine('optimiseLeach', asked)
   const [chosen, setChosen] = useState<LeachPlan>()
-  useEffect(() => {
-    if (asked === undefined) return undefined
-    const question = askEngine('optimiseLeach', asked)
-    let gone = false
-    void question.answer.then((answer) => {
-      if (!gone) setTold(answer ?? 'failed')
-    })
-    return () => {
-      gone = true
-      question.cancel()
-    }
-  }, [asked])
   if (asked === undefined)
     return <p className="told">No pot here holds the meal and the least water that the record asks for.</p>
   if (told === undefined)

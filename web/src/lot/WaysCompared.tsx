@@ -1,4 +1,5 @@
 import {
+  BATHS_FOLLOWED,
   formatSpan,
   formatVolume,
   kitchenAt,
@@ -10,11 +11,10 @@ import {
   type BathFact,
   type JudgeContext,
   type LotState,
-  type WayOutlook,
 } from '@ellop/core'
 import { Spin } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
-import { askEngine } from '../workers/ask'
+import { useMemo } from 'react'
+import { useEngine } from '../workers/useEngine'
 
 const STARCH_WORDS = {
   binds: 'binds and thickens',
@@ -45,23 +45,11 @@ export default function WaysCompared({
   const asked = useMemo(() => {
     const forecast = tanninForecast(baths, lot.tastes, lot.mass_g, limit)
     if (use === undefined || kitchen === undefined || forecast === undefined) return undefined
-    return tanninWays(use, { baths: lot.baths, mass_g: lot.mass_g }, forecast, kitchen)
+    const { input, not } = tanninWays(use, { baths: lot.baths, mass_g: lot.mass_g }, forecast, kitchen)
+    return { question: { input, lessons: leachLessons(lot, context) }, not }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- use and limit are the record's and stay
   }, [baths, lot.baths, lot.tastes, lot.mass_g, kitchen])
-  const [told, setTold] = useState<readonly WayOutlook[] | 'failed'>()
-  useEffect(() => {
-    if (asked === undefined) return undefined
-    const question = askEngine('compareWays', { input: asked.input, lessons: leachLessons(lot, context) })
-    let gone = false
-    void question.answer.then((answer) => {
-      if (!gone) setTold(answer ?? 'failed')
-    })
-    return () => {
-      gone = true
-      question.cancel()
-    }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- asked anew when what is known changes
-  }, [asked])
+  const told = useEngine('compareWays', asked?.question)
   if (asked === undefined) return <p className="told">The ways are compared once the first bath is poured off.</p>
   if (told === undefined)
     return (
@@ -72,7 +60,7 @@ export default function WaysCompared({
   if (told === 'failed') return <p className="refusal">The ways could not be reckoned. Open this again.</p>
   const current = use === undefined ? undefined : protocolOf(lot, use)?.name
   const rows = told.toSorted((a, b) => a.minutes.p50 - b.minutes.p50)
-  const opOf = (name: string) => asked.input.ways.find((way) => way.name === name)?.op ?? ''
+  const opOf = (name: string) => asked.question.input.ways.find((way) => way.name === name)?.op ?? ''
   return (
     <section className="ways-compared" aria-label="The ways on, compared">
       <ul className="way-rows">
@@ -83,7 +71,8 @@ export default function WaysCompared({
               {row.name === current && <span className="soft"> · as it goes now</span>}
             </h4>
             <p className="way-when">
-              <strong>{row.never > 0.5 ? 'not within three weeks' : formatSpan(row.minutes.p50)}</strong> more
+              <strong>{row.never > 0.5 ? `not within ${BATHS_FOLLOWED} baths` : formatSpan(row.minutes.p50)}</strong>{' '}
+              more
               {row.minutes.p10 < row.minutes.p90 && (
                 <span className="soft">
                   {' '}
@@ -94,7 +83,11 @@ export default function WaysCompared({
             <dl>
               <div>
                 <dt>baths</dt>
-                <dd>{row.baths.p10 === row.baths.p90 ? row.baths.p50 : `${row.baths.p10} to ${row.baths.p90}`}</dd>
+                <dd>
+                  {row.baths.p10 === row.baths.p90
+                    ? count(row.baths.p50)
+                    : `${row.baths.p10} to ${count(row.baths.p90)}`}
+                </dd>
               </div>
               <div>
                 <dt>water</dt>
@@ -135,4 +128,8 @@ export default function WaysCompared({
       </p>
     </section>
   )
+}
+
+function count(baths: number): string {
+  return baths > BATHS_FOLLOWED ? `more than ${BATHS_FOLLOWED}` : String(baths)
 }
