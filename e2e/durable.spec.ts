@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { appendFileSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Entry } from '@ellop/core'
@@ -147,6 +147,55 @@ test(`killed ${IMPORT_KILLS_AFTER_ms.length} times in the middle of an import, t
     rmSync(profile, { recursive: true, force: true })
   }
 })
+
+test('a database that the browser throws away after a crash is brought back whole, list of books and all', async () => {
+  test.setTimeout(120_000)
+  const profile = mkdtempSync(join(tmpdir(), 'ellop-torn-'))
+  const eats = async (page: Page, name: string) => {
+    await page.goto('/books')
+    await page.getByLabel('Somebody else').fill(name)
+    await page.getByRole('button', { name: 'Add them' }).click()
+    await expect(page.locator('.books')).toContainText(name)
+  }
+  try {
+    const first = (await start(profile)).page
+    await first.goto('/')
+    await first.getByLabel('What is your kitchen called?').fill('Loft kitchen')
+    await first.getByLabel('How high does it lie?').fill('300')
+    await first.getByLabel('Who eats there?').fill('Una')
+    await first.getByRole('button', { name: 'Start my book' }).click()
+    await expect(first).toHaveURL(/basket/)
+    await eats(first, 'Vesna')
+    killBrowser(profile)
+    tearLog(profile)
+    // All is still there, and what is noted now is written behind the torn end.
+    const second = (await start(profile)).page
+    await eats(second, 'Rana')
+    await eats(second, 'Iven')
+    killBrowser(profile)
+    const { page, context } = await start(profile)
+    await page.goto('/notebook')
+    await expect(page.locator('.offline-bar')).toContainText('had lost 5 entries')
+    await expect(page.locator('.path-bar')).toContainText('Your book')
+    await expect(page.locator('.notebook')).toContainText('Iven')
+    await expect(page.locator('.place-head p').first()).toContainText('5 entries')
+    await page.reload()
+    await expect(page.locator('.place-head p').first()).toContainText('5 entries')
+    await expect(page.locator('.offline-bar')).toHaveCount(0)
+    await context.close()
+  } finally {
+    killBrowser(profile)
+    rmSync(profile, { recursive: true, force: true })
+  }
+})
+
+/** Leaves the head of a record at the end of the database's log and nothing behind it, as a browser does that is killed between the two. */
+function tearLog(profile: string): void {
+  const folder = join(profile, 'Default', 'IndexedDB', 'http_localhost_4191.indexeddb.leveldb')
+  const logs = readdirSync(folder).filter((file) => file.endsWith('.log'))
+  expect(logs).not.toHaveLength(0)
+  for (const file of logs) appendFileSync(join(folder, file), Buffer.from([1, 2, 3, 4, 0, 1, 1]))
+}
 
 /** A file of the demonstration with many entries that it does not hold yet. */
 function manyMeetings(run: number): string {

@@ -6,6 +6,7 @@ import { DEMO_BOOK } from '../book/books'
 import { useBook } from '../book/bookStore'
 import { SoonPlace } from '../soon/SoonPlace'
 import { DueBar } from './DueBar'
+import { BroughtBackBar } from './BroughtBackBar'
 import { OfflineBar } from './OfflineBar'
 import { useKeys } from './useKeys'
 import { PathBar } from './PathBar'
@@ -53,6 +54,7 @@ export function App() {
       </a>
       <PathBar />
       {status === 'ready' && <OfflineBar />}
+      <BroughtBackBar />
       <main id="place" tabIndex={-1}>
         {status === 'loading' && <Waiting />}
         {status === 'failed' && (

@@ -50,11 +50,9 @@ export function DueBar() {
   const { now } = context
   const codeOf = (lot: string) => context.book.lots.get(lot)?.code ?? lot
   const winds = [
-    { key: 'hour', label: 'An hour forward', to: fromMs(toMs(now) + HOUR_ms) },
-    { key: 'day', label: 'A day forward', to: fromMs(toMs(now) + 24 * HOUR_ms) },
-    ...(later === undefined
-      ? []
-      : [{ key: 'next', label: `To the next thing due (${timeOf(later.at, timeZone)})`, to: later.at }]),
+    { label: 'An hour forward', to: fromMs(toMs(now) + HOUR_ms) },
+    { label: 'A day forward', to: fromMs(toMs(now) + 24 * HOUR_ms) },
+    ...(later === undefined ? [] : [{ label: `To the next thing due (${timeOf(later.at, timeZone)})`, to: later.at }]),
   ]
   return (
     <footer className="due-bar" aria-label="Due">
@@ -67,8 +65,9 @@ export function DueBar() {
             onOpenChange={setOpen}
             placement="topLeft"
             menu={{
-              items: winds.map(({ key, label }) => ({ key, label })),
-              onClick: ({ key }) => void windTo(winds.find((each) => each.key === key)?.to ?? now),
+              // Keyed by where it winds to: by the time a choice is taken the list may have been drawn anew without it.
+              items: winds.map(({ to, label }) => ({ key: to, label })),
+              onClick: ({ key }) => void windTo(key),
             }}
           >
             <Button

@@ -29,6 +29,7 @@ import { bookNow, machineMs, setClock, type ClockSetting } from './clock'
 import { askEngine } from '../workers/ask'
 import { whenIdle } from './whenIdle'
 import { deleteStorage, openStorage, type BookStorage } from './db'
+import { catchUp, useSecondCopy } from '../secondCopy/secondCopy'
 
 const TICK_ms = 1000
 const IDLE_WITHIN_ms = 2000
@@ -81,6 +82,8 @@ interface BookStore {
 let storage: BookStorage | undefined
 let channel: BroadcastChannel | undefined
 let ticking = false
+/** How often the open book was emptied: what was read of it before that is not brought back. */
+let clearings = 0
 const requireStorage = (): BookStorage => {
   if (storage === undefined) throw new RangeError('bookStore: expected the book to be open')
   return storage
@@ -139,7 +142,7 @@ export const useBook = create<BookStore>((set, get) => ({
         stamp({ type: 'eater-noted', eater: { id: `eater-${index + 1}`, name, kind: 'adult', sensitivities: null } }),
       ),
     ]
-    const made = openStorage(book.id)
+    const made = openStorage(book)
     await made.appendAll(first, true)
     made.close()
     await addBook(book)
@@ -215,7 +218,7 @@ export const useBook = create<BookStore>((set, get) => ({
     const name = foldLog(entries).state.house.kitchens.at(-1)?.name ?? 'a kitchen without a name'
     const book: BookRow = { id, name, kind: 'guest' }
     await deleteStorage(id)
-    const made = openStorage(id)
+    const made = openStorage(book)
     await made.appendAll(entries, true)
     made.close()
     await addBook(book)
@@ -235,6 +238,7 @@ export const useBook = create<BookStore>((set, get) => ({
     return { ok: true, entry: first }
   },
   async clearBook() {
+    clearings += 1
     await requireStorage().clear()
     set({ log: EMPTY_LOG, minute: bookNow(get().clock) })
     channel?.postMessage({ cleared: true })
@@ -259,13 +263,13 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
   set({ status: 'loading' })
   storage?.close()
   channel?.close()
-  storage = openStorage(book.id)
+  storage = openStorage(book)
   const startListening = hearOtherTabs(book, set, get)
   const found = await storage.load()
   const demo =
     book.kind === 'demo' && !(found.seeded && found.clock !== undefined) ? await import('@ellop/demo') : undefined
-  const clock =
-    book.kind === 'demo' ? (found.clock ?? setClock(toMs(demo?.DEMO_OPENS_AT ?? fromMs(0)))) : setClock(machineMs())
+  const opensAt = [demo?.DEMO_OPENS_AT ?? fromMs(0), ...found.entries.map(({ noted }) => noted)]
+  const clock = book.kind === 'demo' ? (found.clock ?? setClock(toMs(opensAt.reduce(laterOf)))) : setClock(machineMs())
   if (book.kind === 'demo' && found.clock === undefined) await storage.setClock(clock)
   const fresh = found.seeded || demo === undefined ? [] : missingFrom(found.entries, demo.makeDemoBook())
   if (!found.seeded) await storage.appendAll(fresh, true)
@@ -285,6 +289,30 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
   // Fetched while nobody waits: the first entry finds it there, with or without a network.
   whenIdle(() => void loadEntryShape(), IDLE_WITHIN_ms)
   void storage.gather().catch(() => undefined)
+  useSecondCopy.setState({ broughtBack: found.broughtBack })
+  whenIdle(() => void keepTwice(storage, set, get), IDLE_WITHIN_ms)
+}
+
+const laterOf = (a: Instant, b: Instant) => (a > b ? a : b)
+
+/** So long after a difference was seen it counts: another tab may have kept an entry that it has not told of yet. */
+const OTHER_TABS_TELL_ms = 2000
+
+/** Brings the second copy of the open book up to it, and back into the book what only the copy has. */
+async function keepTwice(opened: BookStorage | undefined, set: Set, get: () => BookStore): Promise<void> {
+  if (opened === undefined || get().book.kind === 'guest') return
+  const clearing = clearings
+  const beyond = await catchUp(get().book.id, get().log.entries)
+  if (beyond.length === 0) return
+  await new Promise((resolve) => setTimeout(resolve, OTHER_TABS_TELL_ms))
+  const lost = beyond.flatMap(({ version, entries }) => {
+    const gone = entries.filter(({ id }) => !get().log.entries.has(id))
+    return gone.length === 0 ? [] : [{ version, entries: gone }]
+  })
+  if (lost.length === 0 || opened !== storage || clearing !== clearings) return
+  const back = await opened.putBack(lost)
+  set({ log: addEntries(get().log, back), minute: bookNow(get().clock) })
+  useSecondCopy.setState(({ broughtBack }) => ({ broughtBack: broughtBack + back.length }))
 }
 
 interface FromOtherTab {
@@ -298,8 +326,10 @@ interface FromOtherTab {
  */
 function hearOtherTabs(book: BookRow, set: Set, get: () => BookStore): () => void {
   const take = ({ cleared, entries }: FromOtherTab) => {
-    if (cleared === true) set({ log: EMPTY_LOG })
-    else if (entries !== undefined) set({ log: addEntries(get().log, entries), minute: bookNow(get().clock) })
+    if (cleared === true) {
+      clearings += 1
+      set({ log: EMPTY_LOG })
+    } else if (entries !== undefined) set({ log: addEntries(get().log, entries), minute: bookNow(get().clock) })
   }
   const waiting: FromOtherTab[] = []
   const opened = new BroadcastChannel(`ellop-${book.id}`)

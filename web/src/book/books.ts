@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie'
+import { copyFile } from '../secondCopy/secondCopy'
 
 /** The demonstration's name; it and everything in it stay apart from every cook's own book. */
 export const DEMO_BOOK = 'demo'
@@ -38,7 +39,25 @@ export async function listBooks(): Promise<{
   readonly current: string | undefined
 }> {
   const [books, current] = await Promise.all([db.books.toArray(), db.choice.get('current')])
-  return { books: [DEMO, ...books], current: current?.book }
+  if (books.length > 0 || current !== undefined) return { books: [DEMO, ...books], current: current?.book }
+  const kept = (await LIST_COPY.read()).at(-1)
+  if (kept === undefined) return { books: [DEMO], current: undefined }
+  // Somebody else's book is not kept twice.
+  const own = kept.books.filter(({ kind }) => kind === 'own')
+  const last = [DEMO, ...own].find(({ id }) => id === kept.current) ?? own[0] ?? DEMO
+  await db.transaction('rw', db.books, db.choice, async () => {
+    await db.books.bulkPut(own)
+    await db.choice.put({ key: 'current', book: last.id })
+  })
+  return { books: [DEMO, ...own], current: last.id }
+}
+
+/** The list in the second copy; the last line counts. */
+const LIST_COPY = copyFile<{ readonly books: readonly BookRow[]; readonly current: string | undefined }>('books')
+
+async function copyList(): Promise<void> {
+  const [books, current] = await Promise.all([db.books.toArray(), db.choice.get('current')])
+  await LIST_COPY.add({ books, current: current?.book })
 }
 
 /** Adds a book to the list and makes it the one that opens. */
@@ -47,10 +66,12 @@ export async function addBook(book: BookRow): Promise<void> {
     await db.books.put(book)
     await db.choice.put({ key: 'current', book: book.id })
   })
+  await copyList()
 }
 
 export async function chooseBook(id: string): Promise<void> {
   await db.choice.put({ key: 'current', book: id })
+  await copyList()
 }
 
 export async function forgetBook(id: string): Promise<void> {
@@ -58,6 +79,7 @@ export async function forgetBook(id: string): Promise<void> {
     await db.books.delete(id)
     await db.choice.put({ key: 'current', book: DEMO_BOOK })
   })
+  await copyList()
 }
 
 /** The file that a book is saved to on its own; undefined where none was chosen. */

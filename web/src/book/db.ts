@@ -1,6 +1,9 @@
 import { ENTRY_VERSION, upgradeEntry, type DayWeather, type Entry } from '@ellop/core'
 import Dexie, { type Table } from 'dexie'
+import { batchOf, copyFile, type CopyFile } from '../secondCopy/secondCopy'
+import type { Batch } from '../secondCopy/copies'
 import type { ClockSetting } from './clock'
+import type { BookRow } from './books'
 import { takeEarly, type EarlyBlock } from './early'
 
 interface MetaRow {
@@ -40,14 +43,18 @@ export interface StoredBook {
   readonly clock: ClockSetting | undefined
   readonly seeded: boolean
   readonly savedAt: number | undefined
+  /** How many of the entries had gone from the store and were brought back from the second copy. */
+  readonly broughtBack: number
 }
 
-/** What a book's store can do; everything resolves only when it is stored. */
+/** What a book's store can do; everything resolves only when it is stored, and kept a second time where the browser can. */
 export interface BookStorage {
   readonly load: () => Promise<StoredBook>
   readonly append: (entry: Entry) => Promise<void>
   /** All of them or none. */
   readonly appendAll: (entries: readonly Entry[], seeded?: boolean) => Promise<void>
+  /** Stores what the second copy has and the store has not, as entries of today; those that are there stay. */
+  readonly putBack: (batches: readonly Batch[]) => Promise<readonly Entry[]>
   readonly setClock: (clock: ClockSetting) => Promise<void>
   readonly setSavedAt: (machine_ms: number) => Promise<void>
   readonly clear: () => Promise<void>
@@ -60,10 +67,26 @@ export interface BookStorage {
   readonly close: () => void
 }
 
-/** Opens the store of a book. */
-export function openStorage(book: string): BookStorage {
+const SEEDED: readonly MetaRow[] = [
+  { key: 'seeded', value: true },
+  { key: 'entryVersion', value: ENTRY_VERSION },
+]
+
+/** Opens the store of a book; somebody else's is only read, and needs no second copy. */
+export function openStorage({ id: book, kind }: BookRow): BookStorage {
   const db = new BookDb(book)
+  const copy: CopyFile<Batch> | undefined = kind === 'guest' ? undefined : copyFile(book)
+  const putBack = async (batches: readonly Batch[]) => {
+    const entries: Entry[] = []
+    for (const batch of batches) for (const entry of await upgraded(batch.entries, batch.version)) entries.push(entry)
+    await db.transaction('rw', db.entries, db.meta, async () => {
+      await db.entries.bulkPut(entries)
+      await db.meta.bulkPut(SEEDED)
+    })
+    return entries
+  }
   return {
+    putBack,
     async load() {
       const { blocks, loose, meta } = await readRows(db, book)
       const value = (key: MetaRow['key']) => meta.find((row) => row.key === key)?.value
@@ -73,26 +96,29 @@ export function openStorage(book: string): BookStorage {
       const looseNow = await upgraded(loose, looseVersion)
       for (const entry of looseNow) entries.push(entry)
       if (looseVersion !== ENTRY_VERSION) await storeUpgraded(db, looseNow)
+      const seeded = value('seeded') === true
+      // A browser that was killed as it wrote may throw its whole database away at the start after the next.
+      const back = seeded || copy === undefined ? [] : await copy.read()
+      const broughtBack = back.length === 0 ? [] : await putBack(back)
       return {
-        entries,
+        entries: [...entries, ...broughtBack],
         clock: value('clock') as ClockSetting | undefined,
-        seeded: value('seeded') === true,
+        seeded,
         savedAt: value('savedAt') as number | undefined,
+        broughtBack: broughtBack.length,
       }
     },
     async append(entry) {
       await db.transaction('rw', db.entries, () => db.entries.add(entry))
+      await copy?.add(batchOf([entry]))
     },
     async appendAll(entries, seeded = false) {
       await db.transaction('rw', db.entries, db.blocks, db.meta, async () => {
         if (entries.length < GATHER_FROM) await db.entries.bulkAdd(entries)
         else await db.blocks.bulkAdd(inBlocks(entries))
-        if (seeded)
-          await db.meta.bulkPut([
-            { key: 'seeded', value: true },
-            { key: 'entryVersion', value: ENTRY_VERSION },
-          ])
+        if (seeded) await db.meta.bulkPut(SEEDED)
       })
+      if (entries.length > 0) await copy?.add(batchOf(entries))
     },
     async setClock(clock) {
       await db.meta.put({ key: 'clock', value: clock })
@@ -101,6 +127,8 @@ export function openStorage(book: string): BookStorage {
       await db.meta.put({ key: 'savedAt', value: machine_ms })
     },
     async clear() {
+      // The copy first: what it still had would be taken for lost and brought back.
+      await copy?.drop()
       await db.transaction('rw', db.entries, db.blocks, db.meta, async () => {
         await db.entries.clear()
         await db.blocks.clear()

@@ -6,6 +6,7 @@ import { DEMO_BOOK } from '../book/books'
 import { canChooseFile, useAutosave } from '../book/autosave'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { askToKeep, roomThereIs, type Room } from '../book/room'
+import { useSecondCopy } from '../secondCopy/secondCopy'
 import { FileInput } from '../controls/FileInput'
 import { say, sayRefused } from '../controls/said'
 import { EatersCard } from './EatersCard'
@@ -18,6 +19,13 @@ const AUTOSAVE_SAYS = {
   on: (file: string) => `after every entry, to ${file}`,
   asks: (file: string) => `waits: the browser wants to be asked again before it writes to ${file}`,
   failed: (file: string) => `the last writing to ${file} failed: choose another file`,
+} as const
+
+const SECOND_COPY_SAYS = {
+  unknown: 'it is being compared',
+  whole: 'whole: every entry lies in a file beside the browser’s database',
+  behind: 'behind: caught up with when the book is opened again',
+  impossible: 'this browser keeps none: save the book to a file',
 } as const
 
 /** The books in this browser: which is open, how safe it is, and somebody else's beside it. */
@@ -142,6 +150,7 @@ function Safety() {
   }, [log])
   const unsaved = savedAt === undefined || (latest !== undefined && fromMs(savedAt) < latest && book.kind === 'own')
   const autosave = useAutosave()
+  const copy = useSecondCopy(({ state }) => state)
   const choose = async () => {
     try {
       if (await autosave.choose()) say('Saved, and from now on saved on its own')
@@ -160,6 +169,10 @@ function Safety() {
         <div>
           <dt>Saved on its own</dt>
           <dd>{AUTOSAVE_SAYS[autosave.state](autosave.fileName)}</dd>
+        </div>
+        <div>
+          <dt>Second copy here</dt>
+          <dd>{SECOND_COPY_SAYS[copy]}</dd>
         </div>
         <div>
           <dt>Room in this browser</dt>

@@ -51,14 +51,3 @@ function learn(asked: TasteForecastInput, lessons: LeachLessons | undefined) {
 
 export type Engines = typeof ENGINES
 export type EngineName = keyof Engines
-
-/** What goes to the worker and what comes back; a failure crosses as a value. */
-export interface EngineQuestion<Name extends EngineName = EngineName> {
-  readonly id: number
-  readonly engine: Name
-  readonly input: Parameters<Engines[Name]>[0]
-}
-
-export type EngineAnswer =
-  | { readonly id: number; readonly ok: true; readonly answer: Awaited<ReturnType<Engines[EngineName]>> }
-  | { readonly id: number; readonly ok: false; readonly message: string }

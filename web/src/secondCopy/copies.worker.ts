@@ -1,0 +1,4 @@
+import { answerFrom } from '../workers/talk'
+import { COPIES } from './copies'
+
+answerFrom(COPIES)
