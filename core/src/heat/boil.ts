@@ -17,6 +17,10 @@ export interface BoilInput {
   readonly salt_g_per_kg_water?: number
 }
 
+/** Parts of the pressure: a hundred-thousandth of a millionth of a degree. */
+const CLOSE_ENOUGH = 1e-13
+const STEPS_AT_MOST = 60
+
 /**
  * The boiling point of water, plain or with sugar and salt, at an elevation or an air pressure.
  *
@@ -31,15 +35,26 @@ export function boilingPoint(input: BoilInput): { temp_C: number } {
   const { sucrose_brix = 0, salt_g_per_kg_water = 0 } = input
   const pressure_hPa = pressureOf(input)
   const molality = salt_g_per_kg_water / 58.443
-  let low = 20
-  let high = 180
-  for (let step = 0; step < 60; step++) {
-    const middle = (low + high) / 2
-    const activity = sucroseWaterActivity(sucrose_brix, middle) * saltWaterActivity(molality, middle)
-    if (activity * saturationPressure(middle) < pressure_hPa) low = middle
-    else high = middle
+  // How far the vapour outdoes the air, in logarithms: almost a straight line, so that false position with the halving of the Illinois
+  // variant (Dowell & Jarratt 1971) needs a few steps.
+  const excess = (temp_C: number) =>
+    Math.log(
+      (sucroseWaterActivity(sucrose_brix, temp_C) * saltWaterActivity(molality, temp_C) * saturationPressure(temp_C)) /
+        pressure_hPa,
+    )
+  let [low, high] = [20, 180]
+  let [below, above] = [excess(low), excess(high)]
+  if (below >= 0 || above <= 0) return { temp_C: below >= 0 ? low : high }
+  let temp_C = low
+  for (let step = 0; step < STEPS_AT_MOST; step++) {
+    temp_C = high - (above * (high - low)) / (above - below)
+    const here = excess(temp_C)
+    if (Math.abs(here) < CLOSE_ENOUGH) break
+    if (here * above < 0) [low, below] = [high, above]
+    else below /= 2
+    ;[high, above] = [temp_C, here]
   }
-  return { temp_C: (low + high) / 2 }
+  return { temp_C }
 }
 
 /** Air pressure of the standard atmosphere, hPa, from −500 to 11,000 m (ISO 2533). @example standardPressure(1180) // 879.3, rounded */

@@ -15,32 +15,33 @@ interface Moment {
 }
 
 /** The lot's tells, as far as they count, held against the catalogue. */
-export function lotClearance(lot: LotState, taxon: Taxon, context: Moment): Clearance {
-  return clear(lotObservation(lot, taxon, context), context.catalogue)
-}
+export const lotClearance = ofTells(clear)
 
 /** As {@link lotClearance}, without the next tell: for the gates. */
-export function lotJudged(lot: LotState, taxon: Taxon, context: Moment): Omit<Clearance, 'next'> {
-  const { catalogue } = context
-  const observation = lotObservation(lot, taxon, context)
-  const known = JUDGED.get(lot)
-  if (known?.catalogue === catalogue && known.taxon === taxon && known.season === observation.season)
-    return known.judged
-  const judged = judgeTells(observation, catalogue)
-  JUDGED.set(lot, { catalogue, taxon, season: observation.season, judged })
-  return judged
-}
+export const lotJudged = ofTells<Omit<Clearance, 'next'>>(judgeTells)
 
 /** Holding tells against the catalogue is dear, and a lot's tells change less often than what else is noted. */
-const JUDGED = new WeakMap<
-  LotState,
-  {
-    readonly catalogue: Catalogue
-    readonly taxon: Taxon
-    readonly season: Observation['season']
-    readonly judged: Omit<Clearance, 'next'>
+function ofTells<Held>(hold: (observation: Observation, catalogue: Catalogue) => Held) {
+  const known = new WeakMap<
+    LotState,
+    {
+      readonly catalogue: Catalogue
+      readonly taxon: Taxon
+      readonly season: Observation['season']
+      readonly held: Held
+    }
+  >()
+  return (lot: LotState, taxon: Taxon, context: Moment): Held => {
+    const { catalogue } = context
+    const observation = lotObservation(lot, taxon, context)
+    const { season } = observation
+    const there = known.get(lot)
+    if (there?.catalogue === catalogue && there.taxon === taxon && there.season === season) return there.held
+    const held = hold(observation, catalogue)
+    known.set(lot, { catalogue, taxon, season, held })
+    return held
   }
->()
+}
 
 /** Only what contradicts the claim. */
 export function lotContradictions(lot: LotState, taxon: Taxon, context: Moment): Clearance['contradictions'] {

@@ -13,6 +13,7 @@ import { amend, asDated, NO_AMENDMENTS, type Amendments } from './amendments'
 import type { EntryId, LotId } from './entry'
 import { EntryIndex } from './entryIndex'
 import { EMPTY_HOUSE, type HouseState } from './houseState'
+import { sharedWith } from './sharedWith'
 
 /** All that is computed from a log before any judging. */
 export interface BookState {
@@ -228,15 +229,17 @@ function foldHouse(
   const [first] = changed.filter(isHouseEntry).toSorted(compareEntries)
   if (first === undefined) return { house: log.state.house, checkpoints: log.checkpoints }
   const from = positionOf(first, shard)
-  const kept = log.checkpoints.slice(0, Math.floor(from / CHECKPOINT_EVERY))
+  // What comes at the end is folded on from the end.
+  const isNext = from === at(log.shards, HOUSE).length
+  const kept = isNext ? log.checkpoints : log.checkpoints.slice(0, Math.floor(from / CHECKPOINT_EVERY))
   const checkpoints = [...kept]
-  let house = kept.at(-1) ?? EMPTY_HOUSE
-  for (let index = kept.length * CHECKPOINT_EVERY; index < shard.length; index += 1) {
+  let house = isNext ? log.state.house : (kept.at(-1) ?? EMPTY_HOUSE)
+  for (let index = isNext ? from : kept.length * CHECKPOINT_EVERY; index < shard.length; index += 1) {
     const entry = shard[index]
     if (entry !== undefined && isHouseEntry(entry) && !struck.has(entry.id)) house = applyHouse(house, entry)
     if ((index + 1) % CHECKPOINT_EVERY === 0) checkpoints.push(house)
   }
-  return { house, checkpoints }
+  return { house: isNext ? house : sharedWith(log.state.house, house), checkpoints }
 }
 
 /** Where an entry stands in a shard, by halving. */

@@ -114,6 +114,23 @@ describe('the log', () => {
     expect(start.state.house.ill).toHaveLength(early.length)
     expect(start.checkpoints.map(({ ill }) => ill.length).slice(0, 3)).toEqual([200, 400, 600])
   })
+  it('keeps every part of the household that an entry leaves as it was, dated back and struck out too', () => {
+    const pen = household(new Pen())
+    const before = pen.log.state.house
+    const met = pen.write({ type: 'plant-met', taxon: 'Sambucus nigra', stage: 'ripe', patch: 'wall' })
+    const parts = ['patches', 'eaters', 'kitchens', 'gifts', 'numbers'] as const
+    for (const saying of [
+      undefined,
+      { type: 'redated', entry: met.id, to: '2020-01-01T00:00:00.000Z', why: 'a wrong clock' } as const,
+      { type: 'struck', entry: met.id, why: 'a slip' } as const,
+    ]) {
+      if (saying !== undefined) pen.write(saying)
+      const { house } = pen.log.state
+      for (const part of parts) expect(house[part], part).toBe(before[part])
+      expect(house.meetings['Urtica dioica']).toBe(before.meetings['Urtica dioica'])
+      expect(house.meetings['Sambucus nigra'] ?? []).toHaveLength(saying?.type === 'struck' ? 0 : 1)
+    }
+  })
   it('holds each lot apart, and lots that were joined together as one, in the order in which it happened', () => {
     const pen = household(new Pen())
     weighIn(pen, 500, 'A')

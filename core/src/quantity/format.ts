@@ -3,7 +3,7 @@ import type { Range } from './range'
 /** Groups the thousands with a comma, as every figure on screen is written. @example grouped(2600) // '2,600' */
 export function grouped(value: number, digits = 0): string {
   const [whole = '', part] = value.toFixed(digits).split('.')
-  const groups = whole.replace(/\d(?=(?:\d{3})+$)/g, '$&,')
+  const groups = whole.length < 4 ? whole : whole.replace(/\d(?=(?:\d{3})+$)/g, '$&,')
   return part === undefined ? groups : `${groups}.${part}`
 }
 

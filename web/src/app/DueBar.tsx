@@ -14,6 +14,7 @@ import { Button, Dropdown } from 'antd'
 import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
+import { dueNow } from '../book/dueNow'
 import { whenIdle } from '../book/whenIdle'
 import { useIsPhone } from './useWidth'
 
@@ -36,7 +37,7 @@ export function DueBar() {
   const settled = useDeferredValue(context, undefined)
   const windTo = useBook((book) => book.windTo)
   const isDemo = useBook(({ book }) => book.kind === 'demo')
-  const items = useMemo(() => (settled === undefined ? undefined : dueList(settled)), [settled])
+  const items = useMemo(() => (settled === undefined ? undefined : dueNow(settled)), [settled])
   const [open, setOpen] = useState(false)
   const idle = useIdle()
   const [windowShown, setWindowShown] = useState(false)

@@ -1,14 +1,14 @@
-import { dueList } from '@ellop/core'
 import { Button } from 'antd'
 import { useMemo } from 'react'
 import { useJudgeContext } from '../book/bookStore'
+import { dueNow } from '../book/dueNow'
 import { useOffline } from './offline'
 
 /** Says when there is no network, and offers a newer version when nothing is on the fire. */
 export function OfflineBar() {
   const { online, newer, takeNewer } = useOffline()
   const context = useJudgeContext()
-  const running = useMemo(() => newer && dueList(context).some((item) => item.running), [newer, context])
+  const running = useMemo(() => newer && dueNow(context).some((item) => item.running), [newer, context])
   if (online && !newer) return null
   return (
     <div className="offline-bar" role="status">

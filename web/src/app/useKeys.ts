@@ -1,4 +1,4 @@
-import { dueList } from '@ellop/core'
+import { dueNow } from '../book/dueNow'
 import { useEffect } from 'react'
 import { useNavigate } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
@@ -23,7 +23,7 @@ export function useKeys(showList: () => void): void {
       else if ((event.key === 't' || event.key === 'T') && pathname.startsWith('/lot/'))
         void navigate(`${pathname}?taste=1`)
       else if (event.key === 'n' || event.key === 'N') {
-        const next = dueList(context)[0]
+        const next = dueNow(context)[0]
         if (next !== undefined) void navigate(next.pack === null ? `/lot/${next.lot}` : '/larder')
       } else if (event.key === '/') document.querySelector<HTMLInputElement>('[data-find]')?.focus()
       else if (event.key === '?') showList()

@@ -290,8 +290,12 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
   whenIdle(() => void loadEntryShape(), IDLE_WITHIN_ms)
   void storage.gather().catch(() => undefined)
   useSecondCopy.setState({ broughtBack: found.broughtBack })
-  whenIdle(() => void keepTwice(storage, set, get), IDLE_WITHIN_ms)
+  const opened = storage
+  setTimeout(() => whenIdle(() => void keepTwice(opened, set, get), IDLE_WITHIN_ms), COMPARED_AFTER_ms)
 }
+
+/** Not while a cook who has just opened the book waits for anything: a large one takes a worker some seconds. */
+const COMPARED_AFTER_ms = 10_000
 
 const laterOf = (a: Instant, b: Instant) => (a > b ? a : b)
 
@@ -299,8 +303,8 @@ const laterOf = (a: Instant, b: Instant) => (a > b ? a : b)
 const OTHER_TABS_TELL_ms = 2000
 
 /** Brings the second copy of the open book up to it, and back into the book what only the copy has. */
-async function keepTwice(opened: BookStorage | undefined, set: Set, get: () => BookStore): Promise<void> {
-  if (opened === undefined || get().book.kind === 'guest') return
+async function keepTwice(opened: BookStorage, set: Set, get: () => BookStore): Promise<void> {
+  if (opened !== storage || get().book.kind === 'guest') return
   const clearing = clearings
   const beyond = await catchUp(get().book.id, get().log.entries)
   if (beyond.length === 0) return

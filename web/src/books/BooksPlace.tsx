@@ -2,6 +2,7 @@ import { formatCount, formatDay, fromMs, inOrder, LARGEST_FILE_BYTES, type Impor
 import { Button } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { useShallow } from 'zustand/react/shallow'
 import { DEMO_BOOK } from '../book/books'
 import { canChooseFile, useAutosave } from '../book/autosave'
 import { useBook, useJudgeContext } from '../book/bookStore'
@@ -30,7 +31,7 @@ const SECOND_COPY_SAYS = {
 
 /** The books in this browser: which is open, how safe it is, and somebody else's beside it. */
 export default function BooksPlace() {
-  const { book, books, open, log } = useBook()
+  const { book, books, open, log } = useBook(useShallow(({ book, books, open, log }) => ({ book, books, open, log })))
   const navigate = useNavigate()
   const own = books.filter(({ kind }) => kind === 'own')
   return (
@@ -96,7 +97,8 @@ export default function BooksPlace() {
 
 /** Somebody else's book, from a file. */
 function Guest() {
-  const { readGuest, openGuest, closeGuest, book } = useBook()
+  const { readGuest, openGuest, closeGuest } = useBook.getState()
+  const book = useBook((store) => store.book)
   const navigate = useNavigate()
   const input = useRef<HTMLInputElement>(null)
   const [reading, setReading] = useState<ImportReading>()
@@ -141,7 +143,7 @@ function Guest() {
 
 /** How safe the book is here: room, the browser's promise, the last file. */
 function Safety() {
-  const { savedAt, log, book } = useBook()
+  const { savedAt, log, book } = useBook(useShallow(({ savedAt, log, book }) => ({ savedAt, log, book })))
   const { now } = useJudgeContext()
   const [room, setRoom] = useState<Room>()
   const latest = inOrder(log).at(-1)?.noted

@@ -64,9 +64,15 @@ export default function LotPlace() {
       <Tabs
         className="lot-tabs"
         items={[
-          { key: 'gates', label: 'Gates', children: <GatesTab views={drawn.views} lot={lot} context={context} /> },
+          // Nothing is typed in these two: out of sight they are not kept up with the book.
+          {
+            key: 'gates',
+            label: 'Gates',
+            destroyOnHidden: true,
+            children: <GatesTab views={drawn.views} lot={lot} context={context} />,
+          },
           { key: 'plan', label: 'Plan', children: <PlanTab lot={lot} context={context} /> },
-          { key: 'story', label: 'Story', children: <StoryTab lot={lot} context={context} /> },
+          { key: 'story', label: 'Story', destroyOnHidden: true, children: <StoryTab lot={lot} context={context} /> },
           { key: 'other', label: 'Note something else', children: <OtherNotes lot={lot} /> },
         ]}
       />

@@ -9,7 +9,7 @@ import {
   type PositionsInFile,
 } from '@ellop/core'
 import { Button, Input, Modal, Pagination } from 'antd'
-import { useDeferredValue, useRef, useState } from 'react'
+import { memo, useDeferredValue, useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { FileInput } from '../controls/FileInput'
@@ -88,14 +88,7 @@ export default function NotebookPlace() {
             })}
           </ol>
           {lines.length > PAGE && (
-            <Pagination
-              current={page}
-              pageSize={PAGE}
-              total={words === '' ? log.order.length : lines.length}
-              onChange={setPage}
-              showSizeChanger={false}
-              showLessItems
-            />
+            <Pages page={page} total={words === '' ? log.order.length : lines.length} onPage={setPage} />
           )}
         </>
       )}
@@ -104,6 +97,20 @@ export default function NotebookPlace() {
     </>
   )
 }
+
+const Pages = memo(function Pages({
+  page,
+  total,
+  onPage,
+}: {
+  page: number
+  total: number
+  onPage: (page: number) => void
+}) {
+  return (
+    <Pagination current={page} pageSize={PAGE} total={total} onChange={onPage} showSizeChanger={false} showLessItems />
+  )
+})
 
 function EmptyBook() {
   const isDemo = useBook(({ book }) => book.kind === 'demo')
@@ -132,13 +139,16 @@ const POSITIONS: readonly { readonly label: string; readonly positions: Position
   { label: 'As they are, for my own copy', positions: 'exact' },
 ]
 
-function BookFileActs() {
-  const { exportText, exportCsv, noteSaved, readImport, takeImport, clearBook, book, log } = useBook()
+/** Drawn again only when it reads differently, and not with each note. */
+const BookFileActs = memo(function BookFileActs() {
+  const { exportText, exportCsv, noteSaved, readImport, takeImport, clearBook } = useBook.getState()
+  const book = useBook((store) => store.book)
+  const patches = useBook(({ log }) => log.state.house.patches)
   const input = useRef<HTMLInputElement>(null)
   const [reading, setReading] = useState<ImportReading>()
   const [clearing, setClearing] = useState(false)
   const [asking, setAsking] = useState(false)
-  const placed = Object.values(log.state.house.patches).some(({ position }) => position !== undefined)
+  const placed = Object.values(patches).some(({ position }) => position !== undefined)
   const save = (positions: PositionsInFile) => {
     setAsking(false)
     saveFile(exportText(positions), 'application/json', `ellop-book-${useBook.getState().minute.slice(0, 10)}.json`)
@@ -230,4 +240,4 @@ function BookFileActs() {
       </Modal>
     </div>
   )
-}
+})

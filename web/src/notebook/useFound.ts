@@ -16,6 +16,7 @@ interface Scan extends Found {
 
 /** So long a slice of the search may hold up the screen. */
 const SLICE_ms = 8
+const LOOKS_A_GLANCE = 32
 
 /**
  * The first so many entries, from the last on, whose sentence holds the words. A long book is looked through in slices between
@@ -34,7 +35,9 @@ export function useFound(log: BookLog, words: string, wanted: number, catalogue:
       const until = performance.now() + SLICE_ms
       const lines = [...scan.lines]
       let { looked } = scan
-      while (looked < log.order.length && lines.length < wanted && performance.now() < until) {
+      // The clock is dear to look at.
+      const isTime = () => looked % LOOKS_A_GLANCE === 0 && performance.now() >= until
+      while (looked < log.order.length && lines.length < wanted && !isTime()) {
         const entry = log.order[log.order.length - 1 - looked]
         if (entry !== undefined && toldOf(entry, log, catalogue).includes(words)) lines.push(entry)
         looked += 1
@@ -50,8 +53,25 @@ export function useFound(log: BookLog, words: string, wanted: number, catalogue:
   return words === '' ? { lines: log.order.slice(-wanted).reverse(), all: wanted >= log.order.length } : shown
 }
 
+interface Told {
+  readonly named: readonly unknown[]
+  readonly codes: string
+  readonly text: string
+}
+
+/** What was told of an entry holds as long as everything is called as it was. */
+const TOLD = new WeakMap<Entry, Told>()
+
 /** What a search looks through: the lot's code and the sentence. */
-function toldOf(entry: Entry, log: BookLog, catalogue: Catalogue): string {
-  const codes = lotsTouched(entry).map((lot) => log.state.lots.get(lot)?.code ?? lot)
-  return `${codes.join(' ')} ${describeEntry(entry, log.state, catalogue)}`.toLowerCase()
+function toldOf(entry: Entry, { state }: BookLog, catalogue: Catalogue): string {
+  const { patches, eaters, kitchens } = state.house
+  const named = [patches, eaters, kitchens, catalogue]
+  const codes = lotsTouched(entry)
+    .map((lot) => state.lots.get(lot)?.code ?? lot)
+    .join(' ')
+  const known = TOLD.get(entry)
+  if (known?.codes === codes && known.named.every((each, index) => each === named[index])) return known.text
+  const text = `${codes} ${describeEntry(entry, state, catalogue)}`.toLowerCase()
+  TOLD.set(entry, { named, codes, text })
+  return text
 }
