@@ -254,7 +254,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     simulated: Joi.boolean().valid(true).optional(),
   },
   'ingredient-added': { ...LOT, what: Joi.string().valid(...INGREDIENTS), name: text(), mass_g: mass_g() },
-  weighed: { ...LOT, mass_g: mass_g(), after: Joi.string().valid('cooking', 'drying') },
+  weighed: { ...LOT, mass_g: mass_g(), after: Joi.string().valid('cooking', 'drying', 'pressing') },
   tasted: {
     ...LOT,
     taster: id(),
@@ -271,6 +271,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       resin: score().optional(),
     }).optional(),
     aftertaste: score().optional(),
+    simulated: Joi.boolean().valid(true).optional(),
   },
   packed: {
     ...LOT,

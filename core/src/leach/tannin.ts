@@ -2,7 +2,7 @@ import { minutesBetween, type Instant } from '../quantity/instant'
 import type { BathFact, TasteFact } from '../lot/lotState'
 import type { Use } from '../flora/taxon'
 import { boilingPoint } from '../heat/boil'
-import type { TasteForecastInput } from '../taste/forecast'
+import { TASTE_NOISE, type TasteForecastInput } from '../taste/forecast'
 import { harshness } from '../taste/palate'
 
 import type { KitchenFact } from '../log/houseState'
@@ -41,8 +41,6 @@ export const MEAL = {
   sugar: { diffusivity25_m2_s: 2.5e-10, activation_kJ_mol: 24 },
 } as const
 
-/** One cook's crumb from the next, points of ten [planning value]. */
-const TASTE_NOISE = 0.8
 const BATHS_AHEAD = 14
 
 /**

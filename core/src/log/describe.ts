@@ -135,7 +135,7 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       const taster = book.house.eaters[entry.taster]?.name ?? entry.taster
       if (entry.alarm !== null) return `${taster} tasted ${plainWords(entry.alarm)}: stopped.`
       const others = Object.entries({
-        ...entry.notes,
+        ...{ dry: entry.astringent, ...entry.notes },
         ...(entry.aftertaste === undefined ? {} : { aftertaste: entry.aftertaste }),
       })
         .filter(([, score]) => score > 0)

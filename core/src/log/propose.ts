@@ -27,9 +27,10 @@ import type { BathChanged } from './entries/bathChanged'
 import type { GaveBack } from './entries/gaveBack'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
-import { SIMULATED_IN } from './entries/readingTaken'
+import { countsNowhere } from './entries/readingTaken'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
+import type { WeighedAfter } from './entries/weighed'
 import { addEntries, type BookLog } from './fold'
 
 /** A proposed entry is taken, or refused with the field and one sentence a person can act on. Nothing is thrown. */
@@ -290,12 +291,13 @@ function checkLotEntry(
     case 'weighed':
       return checkWeighed(entry.mass_g, entry.after, lot, context)
     case 'tasted':
+      if (countsNowhere(entry)) return no('taster', 'A stand-in tastes nothing. Taste it yourself, and note that.')
       if (entry.alarm !== null) return OK
       return entry.crumb ? checkCrumb(lot, context) : checkAct('taste', lot, context)
     case 'bath-changed':
       return checkBath(entry, lot, context)
     case 'reading-taken':
-      return entry.simulated === true && entry.book !== SIMULATED_IN
+      return countsNowhere(entry)
         ? no('instrument', 'A stand-in instrument measures nothing. Read a real one, and note it by hand.')
         : OK
     case 'ingredient-added':
@@ -452,7 +454,7 @@ function checkStepDone(entry: StepDone, lot: LotState): Proposal {
   return OK
 }
 
-function checkWeighed(mass_g: number, after: string, lot: LotState, context: JudgeContext): Proposal {
+function checkWeighed(mass_g: number, after: WeighedAfter, lot: LotState, context: JudgeContext): Proposal {
   if (lot.runs.length === 0 && lot.baths.length === 0) return no('lot', 'Nothing has been cooked or dried yet.')
   if (halfTreated(lot, context)) return no('lot', 'Not every load has gone through yet. Weigh it when all are done.')
   const before_g = lot.runs[0]?.lotMass_g ?? lot.mass_g

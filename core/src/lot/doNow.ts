@@ -8,6 +8,7 @@ import { countingTells, lotClearance } from '../identity/lotTells'
 import { cookedAt, STANDS_AT_MOST_MINUTES } from '../keep/storage'
 import { storedAs } from '../gates/keep'
 import type { JudgeContext } from '../gates/verdict'
+import type { WeighedAfter } from '../log/entries/weighed'
 import { kitchenAt } from '../log/houseState'
 import { formatCount, formatList, formatMass, formatSpan } from '../quantity/format'
 import { fromMs, MINUTE_ms, toMs, type Instant } from '../quantity/instant'
@@ -40,7 +41,8 @@ export type NowAct =
   | { readonly kind: 'ask-ground' }
   | { readonly kind: 'count-stand' }
   | { readonly kind: 'sort' }
-  | { readonly kind: 'begin-load'; readonly step: number; readonly load: number; readonly left_g: number }
+  | BeginLoad
+  | { readonly kind: 'pack-for-later'; readonly due: BeginLoad }
   | {
       readonly kind: 'running'
       readonly run: StepRun
@@ -66,11 +68,18 @@ export type NowAct =
       readonly last: number | null
     }
   | { readonly kind: 'choose-way' }
-  | { readonly kind: 'weigh'; readonly after: 'cooking' | 'drying' }
+  | { readonly kind: 'weigh'; readonly after: WeighedAfter }
   | { readonly kind: 'taste' }
   | { readonly kind: 'serve-or-pack' }
   | { readonly kind: 'stop' }
   | { readonly kind: 'done' }
+
+interface BeginLoad {
+  readonly kind: 'begin-load'
+  readonly step: number
+  readonly load: number
+  readonly left_g: number
+}
 
 /** What the cook should do next about this lot: the first gate that is not open says. */
 export const doNow: (lot: LotState, context: JudgeContext) => DoNow = onceEach(findNext)
@@ -262,6 +271,8 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
   const current = currentStep(lot, context)
   if (current === undefined)
     return { act: { kind: 'stop' }, title: 'No accepted way is on record', detail: '', otherwise: '' }
+  const storing = driedForStore(lot, current) ?? pressedForStore(lot, current)
+  if (storing !== undefined) return storing
   const { progress, limitText, minutes } = current
   const { step, running, covered_g, toCover_g, index, baths } = progress
   if (baths !== undefined) return bathNext(current, lot)
@@ -275,17 +286,61 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
   if (running !== undefined)
     return {
       act: { kind: 'running', run: running, step: index, endsAt: endOf(running, minutes), minutes },
-      title: step.op === 'blanch' ? 'Keep it at a rolling boil' : `The ${step.op} is running`,
+      title: step.op === 'blanch' ? 'Keep it at a rolling boil' : `The ${opNoun(step.op)} is running`,
       detail: step.check ?? '',
       otherwise: `Limit: ${limitText}. Shorter, and it does not count.`,
     }
-  const load = lot.runs.filter((run) => run.step === index).length + 1
   return {
-    act: { kind: 'begin-load', step: index, load, left_g: toCover_g - covered_g },
-    title: covered_g === 0 ? `Now: ${step.op}` : `Next load: ${step.op}`,
+    act: beginLoad(lot, progress),
+    title: covered_g === 0 ? `Now: ${plainWords(step.op)}` : `Next load: ${plainWords(step.op)}`,
     detail: `${formatMass(toCover_g - covered_g)} still to go. ${limitText}.`,
-    otherwise: 'Until all of it has gone through, none of it is food.',
+    otherwise: isStoreDrying(step, lot)
+      ? 'Wet meal sours within a day.'
+      : 'Until all of it has gone through, none of it is food.',
   }
+}
+
+function beginLoad(lot: LotState, { index, covered_g, toCover_g }: StepProgress): BeginLoad {
+  const load = lot.runs.filter((run) => run.step === index).length + 1
+  return { kind: 'begin-load', step: index, load, left_g: toCover_g - covered_g }
+}
+
+/** Pressed out of the last bath and not weighed yet: what it weighs now is what goes to be dried. */
+function pressedForStore(lot: LotState, { step, progress, stored }: CurrentStep): Omit<DoNow, 'by'> | undefined {
+  const leachedAt = stored?.leachedAt
+  if (!isStoreDrying(step, lot) || progress.running !== undefined || leachedAt === undefined) return undefined
+  if (lot.drained !== null && lot.drained.at >= leachedAt) return undefined
+  return {
+    act: { kind: 'weigh', after: 'pressing' },
+    title: 'Press it and weigh it',
+    detail: 'In a cloth, until it no longer drips. The weight tells when it will be dry.',
+    otherwise: 'Nobody knows when it is dry.',
+  }
+}
+
+/** Dried to be kept, and not taken out of its store since: it is packed as what it is, with what is still due. */
+function driedForStore(lot: LotState, { progress, limitText, stored }: CurrentStep): Omit<DoNow, 'by'> | undefined {
+  const driedAt = stored?.driedAt
+  if (driedAt === undefined || progress.running !== undefined) return undefined
+  if (lot.outOfStoreAt !== null && lot.outOfStoreAt > driedAt) return undefined
+  if (lot.drained === null || lot.drained.at < driedAt)
+    return {
+      act: { kind: 'weigh', after: 'drying' },
+      title: 'Weigh it dry',
+      detail: 'The weight goes on the bag.',
+      otherwise: 'The bag tells no weight.',
+    }
+  return {
+    act: { kind: 'pack-for-later', due: beginLoad(lot, progress) },
+    title: 'Pack it: NOT YET FOOD',
+    detail: `Dry and ready for the larder. Still due before anybody eats of it: ${plainWords(progress.step.op)}, ${limitText}.`,
+    otherwise: 'In the open it draws water again and moulds.',
+  }
+}
+
+/** A drying that is there for the store alone: the goal asks for it and no hazard does. */
+function isStoreDrying(step: Step, lot: LotState): boolean {
+  return !step.critical && step.limit?.measure === 'dried-to' && step.onlyFor?.includes(lot.way?.goal ?? 'eat') === true
 }
 
 export interface CurrentStep {
@@ -295,22 +350,38 @@ export interface CurrentStep {
   readonly use: Use
   readonly limitText: string
   readonly minutes: number
+  /** For a goal that asks to be dried for the store: when its leach ended, and when it was dry. */
+  readonly stored: { readonly leachedAt: Instant | undefined; readonly driedAt: Instant | undefined } | undefined
 }
 
-/** The first treating step that is not met, with its limit in this kitchen. */
+/** The first step that is not met, of those that treat and of a drying for the store, with its limit in this kitchen. */
 export function currentStep(lot: LotState, context: JudgeContext): CurrentStep | undefined {
   const use = lotUse(lot, context.catalogue)
   const protocol = use === undefined ? undefined : protocolOf(lot, use)
   if (use === undefined || protocol === undefined) return undefined
-  const progress = treatmentProgress(lot, protocol, use, context.book.house).steps.find(
-    ({ step, met }) => isTreating(step, lot.way?.goal ?? 'eat') && !met,
+  const { steps } = treatmentProgress(lot, protocol, use, context.book.house)
+  const progress = steps.find(
+    ({ step, met }) => !met && (isTreating(step, lot.way?.goal ?? 'eat') || isStoreDrying(step, lot)),
   )
   if (progress === undefined) return undefined
+  const drying = steps.find(({ step }) => isStoreDrying(step, lot))
   const kitchen = kitchenAt(context.book.house, context.now)
   const limit =
     progress.step.limit === undefined ? undefined : limitHere(progress.step.limit, kitchen?.elevation_m ?? 0)
   const minutes = limit?.reachable && limit.minutes > 0 ? limit.minutes : (progress.step.minutes?.low ?? 0)
-  return { progress, step: progress.step, protocol, use, limitText: limit?.says ?? formatSpan(minutes), minutes }
+  const stored = drying && {
+    leachedAt: steps.find(({ baths }) => baths !== undefined)?.baths?.metAt,
+    driedAt: drying.met ? lot.runs.findLast((run) => run.step === drying.index)?.done?.at : undefined,
+  }
+  return {
+    progress,
+    step: progress.step,
+    protocol,
+    use,
+    limitText: limit?.says ?? formatSpan(minutes),
+    minutes,
+    stored,
+  }
 }
 
 function runningEnd(lot: LotState, context: JudgeContext): Instant | null {
@@ -357,6 +428,18 @@ function bathNext(
     otherwise: 'Unleached it harms gut and kidney; left in old water it sours.',
   }
 }
+
+/** A step as a thing that goes on. @example opNoun('dry') // 'drying' */
+export function opNoun(op: string): string {
+  return OP_NOUNS[op] ?? plainWords(op)
+}
+
+const OP_NOUNS: Readonly<Record<string, string>> = {
+  simmer: 'simmering', boil: 'boiling', blanch: 'blanching', steam: 'steaming', dry: 'drying', bake: 'baking',
+  roast: 'roasting', fry: 'frying', saute: 'frying', wilt: 'wilting', pickle: 'pickling', ferment: 'fermenting',
+  'infuse-water': 'steeping', 'infuse-syrup': 'steeping', 'infuse-oil': 'steeping', 'infuse-vinegar': 'steeping',
+  'soak-cold': 'soaking', 'cook-jam': 'jam making',
+} // prettier-ignore
 
 function endOf(run: { readonly begunAt: Instant }, minutes: number): Instant {
   return fromMs(toMs(run.begunAt) + minutes * MINUTE_ms)

@@ -11,6 +11,7 @@ import { massBalance } from './story'
 import type { Struck } from '../log/entries/struck'
 import { heldFood, amendPreview } from './held'
 import { recallReach } from './recall'
+import { doNow } from './doNow'
 import { packView } from './packView'
 
 const opened = (kitchen = {}) => meetAll(household(new Pen(), kitchen))
@@ -150,6 +151,55 @@ describe('a leach ended by taste', () => {
     expect(pen.lot('A').packs[0]?.mass_g).toBe(0)
     makeSafeKind(pen, 'acorns', 'C')
     expect(refusal(serve(pen, 'C', 5))).toBe('taken')
+  })
+  it('for flour is leached, pressed, dried to a weight that stands, and goes to the larder as not yet food: its simmer is still due', () => {
+    const pen = bringInKind(opened(), 'acorns', 'A')
+    const way = { protocol: 'cold baths', step: 5 }
+    const act = (lot = 'A') => doNow(pen.lot(lot), pen.context).act
+    const step = (lot: string, index: number, minutes: number) => {
+      const mass_g = pen.lot(lot).mass_g
+      const begun = pen.write({ type: 'step-begun', lot, protocol: way.protocol, step: index, load: 1, mass_g })
+      pen.wait(minutes)
+      if (index === 7) {
+        pen.write({ type: 'reading-taken', lot, what: 'mass_g', value: 640, instrument: 'scale' })
+        pen.wait(61).write({ type: 'reading-taken', lot, what: 'mass_g', value: 640, instrument: 'scale' })
+      }
+      pen.write({
+        type: 'step-done',
+        lot,
+        begun: begun.id,
+        outcome: 'done',
+        minutes,
+        temp_C: null,
+        backToBoil_s: null,
+        driedTo_g: index === 7 ? 640 : null,
+        checked: true,
+        water: null,
+      })
+    }
+    pen.write({ type: 'way-chosen', lot: 'A', protocol: way.protocol, goal: 'flour' })
+    step('A', 2, 80)
+    leachBaths(pen, 'A', { ...way, count: 6, minutes: 500, taste: 1 })
+    expect(act()).toEqual({ kind: 'weigh', after: 'pressing' })
+    pen.write({ type: 'weighed', lot: 'A', mass_g: 1400, after: 'pressing' })
+    expect(act()).toMatchObject({ kind: 'begin-load', step: 7, left_g: 1400 })
+    step('A', 7, 700)
+    expect(act()).toEqual({ kind: 'weigh', after: 'drying' })
+    pen.write({ type: 'weighed', lot: 'A', mass_g: 640, after: 'drying' })
+    expect(act()).toMatchObject({ kind: 'pack-for-later', due: { step: 8, left_g: 640 } })
+    expect(refusal(serve(pen, 'A', 5))).toMatch(/Make safe/)
+    pen.write({ type: 'packed', lot: 'A', pack: 'bag', store: 'dried', mass_g: 640, containers: 1, storeTemp_C: null })
+    expect(packView(pen.lot('A'), firstPack(pen, 'A'), pen.context)).toMatchObject({
+      notYetFood: true,
+      done: 'shell and leach static',
+      due: expect.arrayContaining(['Still to do: simmer.']) as unknown,
+    })
+    const { picked_g, takenUp_g, left, inHand_g } = massBalance(pen.lot('A'))
+    expect(left.reduce((sum, { mass_g }) => sum + mass_g, inHand_g)).toBeCloseTo(picked_g + takenUp_g)
+    pen.wait(60 * 24 * 30).write({ type: 'opened', lot: 'A', pack: 'bag', into: 'C', code: 'C', mass_g: 300 })
+    expect(act('C')).toMatchObject({ kind: 'begin-load', step: 8, left_g: 300 })
+    step('C', 8, 20)
+    expect(see(pen, 'C', 'makeSafe').state).toBe('open')
   })
 })
 

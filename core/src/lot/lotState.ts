@@ -235,6 +235,7 @@ export interface MassFlow {
     | 'trimmed'
     | 'lost-in-sorting'
     | 'cooking'
+    | 'pressing'
     | 'drying'
     | 'packed'
     | 'served'

@@ -1,11 +1,13 @@
 import { packAsLot, judge } from '../gates/judge'
 import { storedAs } from '../gates/keep'
 import type { Gate, JudgeContext } from '../gates/verdict'
-import type { StoreRule } from '../flora/taxon'
+import type { Protocol, StoreRule, Use } from '../flora/taxon'
+import { plainWords } from '../flora/vocabulary'
 import { bestBefore, discardBy, storeRule } from '../keep/storage'
 import type { Instant } from '../quantity/instant'
+import { formatList } from '../quantity/format'
 import { lotUse } from '../treatment/batchUse'
-import { protocolOf } from '../treatment/progress'
+import { isTreating, protocolOf, treatmentProgress } from '../treatment/progress'
 import { lotName } from './lotName'
 import type { LotState, PackState } from './lotState'
 
@@ -61,7 +63,7 @@ export function packView(lot: LotState, pack: PackState, context: JudgeContext):
     scientificName: name.scientificName,
     patch: name.patch,
     code: lot.code,
-    done: safe.state === 'open' ? (protocol?.name ?? '') : 'nothing yet',
+    done: safe.state === 'open' ? (protocol?.name ?? '') : doneSoFar(pack, use, protocol, context),
     due: safe.state === 'open' ? [] : safe.reasons,
     notYetFood: safe.state !== 'open',
     bestBefore: best,
@@ -71,3 +73,18 @@ export function packView(lot: LotState, pack: PackState, context: JudgeContext):
     storeSays: rule?.says ?? 'The record does not allow this store: use it up or throw it away.',
   }
 }
+
+/** Of the steps that make it safe those that it has gone through, for a bag that is not yet food. */
+function doneSoFar(
+  { lotThen }: PackState,
+  use: Use | undefined,
+  protocol: Protocol | undefined,
+  { book }: JudgeContext,
+): string {
+  if (use === undefined || protocol === undefined || protocol.storeOnly === true) return NOTHING_YET
+  const { steps } = treatmentProgress(lotThen, protocol, use, book.house)
+  const met = steps.filter((each) => each.met && isTreating(each.step, lotThen.way?.goal ?? 'eat'))
+  return formatList(met.map(({ step }) => plainWords(step.op))) || NOTHING_YET
+}
+
+const NOTHING_YET = 'nothing yet'

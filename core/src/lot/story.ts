@@ -27,6 +27,7 @@ const STREAM_GATE: Readonly<Record<MassFlow['what'], Gate>> = {
   'lost-in-sorting': 'sort',
   cooking: 'makeSafe',
   drying: 'makeSafe',
+  pressing: 'makeSafe',
   packed: 'keep',
   served: 'plate',
   'thrown-away': 'plate',

@@ -6,7 +6,7 @@ import { starchAfter, type Starch } from '../leach/compareWays'
 import { MEAL } from '../leach/tannin'
 import { chance, normals } from '../quantity/chance'
 import { formatCount } from '../quantity/format'
-import { meanScore, type LogNormal, type TasteForecastInput } from '../taste/forecast'
+import { clampScore, meanScore, TASTE_NOISE, type LogNormal, type TasteForecastInput } from '../taste/forecast'
 import type { Scenario } from './scenarios'
 
 /** How the water is put on. */
@@ -71,7 +71,6 @@ export interface RehearsalLimits {
   >
 }
 
-const NOISE = 0.8
 const CHANGE_h = 8 / 60
 const GRIND_h = 0.5
 export const GRAINS_mm = [1, 2, 4, 8] as const
@@ -189,7 +188,7 @@ function moved(state: RehearsalState, move: Move, game: Game): Moved {
       const left = stillDue(state.baths, game)
       if (left > 0) return { told: `Not yet: ${formatCount(left, 'more bath')} before anything is tasted.` }
       const mean = trueScore(state, game) + scenario.truth.tongue
-      const score = clampScore(Math.round(mean + NOISE * (lot.noise[state.crumbs.length % CRUMBS] ?? 0)))
+      const score = clampScore(Math.round(mean + TASTE_NOISE * (lot.noise[state.crumbs.length % CRUMBS] ?? 0)))
       return {
         told: `A crumb, spat out: ${score} of 10.`,
         crumbs: [...state.crumbs, { afterBath: state.baths.length, score }],
@@ -300,10 +299,6 @@ function trueScore({ baths, size_mm }: Pick<RehearsalState, 'baths' | 'size_mm'>
   return meanScore(lot.strength * left)
 }
 
-function clampScore(score: number): number {
-  return Math.max(0, Math.min(10, score))
-}
-
 /** What the forecast is asked about a rehearsal: the book's wide prior, the crumbs, the last bath over again. Undefined before the first bath. */
 export function rehearsalForecast(
   { baths, crumbs, size_mm }: Pick<RehearsalState, 'baths' | 'crumbs' | 'size_mm'>,
@@ -317,7 +312,7 @@ export function rehearsalForecast(
     ...{ pieces, heldLiquid_mL, activation_kJ_mol },
     bath,
     prior: MEAL.prior,
-    noise: NOISE,
+    noise: TASTE_NOISE,
     observations: crumbs,
     target: tasteAtMost,
     maxBaths: baths.length + BATHS_AHEAD,

@@ -52,6 +52,8 @@ const REACH_sd = 5
 /** The leach is solved at so many rates and told between them by a cubic. */
 const SOLVED = 28
 const HIGHEST = 10
+/** One cook's crumb from the next, points of ten [planning value]. */
+export const TASTE_NOISE = 0.8
 
 /**
  * How many baths there will be in all, given what was tasted: the posterior of rate and strength on a dense grid. A score is the
@@ -271,6 +273,11 @@ export function likelihood(score: number, mean: number, noise: number): number {
   const above = score >= HIGHEST ? 1 : normalBelow((score + 0.5 - mean) / noise)
   const below = score <= 0 ? 0 : normalBelow((score - 0.5 - mean) / noise)
   return Math.max(above - below, 1e-12)
+}
+
+/** A score as it can be noted: 0 to 10. */
+export function clampScore(score: number): number {
+  return Math.min(HIGHEST, Math.max(0, score))
 }
 
 /** The score that so much is tasted as, before noise. */

@@ -174,12 +174,14 @@ export function defaultProtocol(use: Use, goal: Goal): Protocol | undefined {
 function whyMissed(run: StepRun, step: Step, use: Use, house: HouseState, lot: LotState): string | undefined {
   if (run.done === null) return 'it is still running'
   if (step.limit === undefined) return run.done.outcome === 'stopped' ? 'it was stopped' : undefined
+  // What is measured once the next load is in tells of that one.
+  const nextBegun = lot.runs.find(({ begunAt }) => begunAt > run.begunAt)?.begunAt ?? NEVER
   const kitchen = kitchenAt(house, run.begunAt)
   if (kitchen === undefined) return 'the kitchen and its elevation are not known'
   return missedBy(step.limit, run.done, {
     elevation_m: kitchen.elevation_m,
     load_g: run.mass_g,
     moisture: step.startMoisture?.high ?? use.moisture?.high ?? FRESH_MOISTURE,
-    readings: lot.readings.filter(({ at }) => at >= run.begunAt),
+    readings: lot.readings.filter(({ at }) => at >= run.begunAt && at < nextBegun),
   })
 }

@@ -5,7 +5,7 @@ import {
   loadsToGo,
   lotPlan,
   lotUse,
-  plainWords,
+  opNoun,
   protocolOf,
   waterVerdict,
   type JudgeContext,
@@ -99,7 +99,7 @@ export function LoadForm({
           <HoldButton onHold={begin}>Hold when it boils again</HoldButton>
         ) : (
           <Button type="primary" size="large" onClick={begin}>
-            Begin the {plainWords(protocol.steps[act.step]?.op ?? 'step')}
+            Begin the {opNoun(protocol.steps[act.step]?.op ?? 'step')}
           </Button>
         )}
       </div>

@@ -95,6 +95,16 @@ function ActForm({ lot, next, context }: ActProps) {
       return <TasteForm lot={lot} context={context} />
     case 'serve-or-pack':
       return <PackForm lot={lot} context={context} />
+    case 'pack-for-later':
+      return (
+        <>
+          <PackForm lot={lot} context={context} notYetFood />
+          <details className="instead">
+            <summary>Or make it food now</summary>
+            <LoadForm lot={lot} context={context} act={act.due} />
+          </details>
+        </>
+      )
     case 'meet':
     case 'running':
     case 'stop':

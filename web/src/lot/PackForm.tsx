@@ -32,11 +32,21 @@ const STORE_WORDS: Readonly<Record<Store, string>> = {
 }
 
 /** Serve it at the table, or pack it: a store that the record allows, its measured limit, its discard-by moment. */
-export function PackForm({ lot, context }: { lot: LotState; context: JudgeContext }) {
+export function PackForm({
+  lot,
+  context,
+  notYetFood = false,
+}: {
+  lot: LotState
+  context: JudgeContext
+  /** Something is still due before anybody eats of it. */
+  notYetFood?: boolean
+}) {
   const { write, errorOf, otherError } = useNote()
   const navigate = useNavigate()
   const use = lotUse(lot, context.catalogue)
   const as = storedAs(lot, context)
+  const later = notYetFood || as === 'raw'
   const stores = use?.stores.filter(({ after }) => after === as).map(({ store }) => store) ?? []
   const [store, setStore] = useState<Store | undefined>(stores[0])
   const [mass, setMass] = useState(String(Math.round(lot.mass_g)))
@@ -82,7 +92,7 @@ export function PackForm({ lot, context }: { lot: LotState; context: JudgeContex
   }
   return (
     <div className="form two">
-      {as !== 'raw' && (
+      {!later && (
         <div className="wide">
           <Link className="big-link" to={`/table?lot=${lot.id}`}>
             To the table: serve it
@@ -91,7 +101,7 @@ export function PackForm({ lot, context }: { lot: LotState; context: JudgeContex
       )}
       <div className="wide">
         <Choice
-          label={as === 'raw' ? 'Keep it as it is, not yet food' : 'Or pack some for the'}
+          label={later ? 'Keep it as it is, not yet food' : 'Or pack some for the'}
           value={store}
           onChange={setStore}
           options={stores.map((each) => ({ value: each, label: STORE_WORDS[each] }))}

@@ -104,7 +104,8 @@ export function RunningLoad({
           <p className="run-limit">{next.otherwise}</p>
           {target !== undefined && (
             <p className="run-load">
-              Dry enough at <strong>{formatMass(target.target_g)}</strong> or less.
+              Dry enough at <strong>{formatMass(target.target_g)}</strong> or less, or when two readings of the scale an
+              hour apart are the same.
             </p>
           )}
         </div>
@@ -164,7 +165,7 @@ export function RunningLoad({
         )}
       </div>
       <ReadOff id={drying ? 'scale' : 'thermometer'} lot={lot} context={context} onTake={drying ? setDried : setTemp} />
-      <p className="told">The water. {water.says}</p>
+      {!drying && <p className="told">The water. {water.says}</p>}
     </section>
   )
 }

@@ -1,14 +1,20 @@
 import type { Alarm, JudgeContext, LotState } from '@ellop/core'
 import { Button, Select } from 'antd'
 import { useState } from 'react'
+import { useBook } from '../book/bookStore'
+import { askEngine } from '../workers/ask'
 import { Choice } from '../controls/Choice'
 import { Field } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
+import { sayRefused } from '../controls/said'
 import { useNote } from '../controls/useNote'
 import { Refusal } from '../controls/Refusal'
 import { PalateAdvice } from './PalateAdvice'
 import { PalateStrip } from './PalateStrip'
 import '../app/palate.css'
+
+/** Who is told to have tasted where nobody did. */
+const STAND_IN = 'stand-in'
 
 const OTHER_NOTES = ['acrid', 'sour', 'salt', 'sweet', 'resin'] as const
 const ALARMS: readonly { value: Alarm; label: string }[] = [
@@ -38,12 +44,25 @@ export function TasteForm({
   const [lingers, setLingers] = useState<number>()
   const [notes, setNotes] = useState<Readonly<Partial<Record<(typeof OTHER_NOTES)[number], number>>>>({})
   const [alarm, setAlarm] = useState<Alarm>()
+  const [simulated, setSimulated] = useState(false)
+  const isDemo = useBook(({ book }) => book.kind === 'demo')
+  // Whoever touches a strip has tasted.
+  const tasted = (set: (score: number) => void) => (score: number) => {
+    set(score)
+    setSimulated(false)
+  }
+  const letStandInTaste = async () => {
+    const score = await askEngine('standInCrumb', lot).answer
+    if (score === undefined) return sayRefused('The stand-in has nothing to taste yet.')
+    setDry(score)
+    setSimulated(true)
+  }
   const note = (accepts: boolean, wrong: Alarm | null, said: string) =>
     void write(
       {
         type: 'tasted',
         lot: lot.id,
-        taster,
+        taster: simulated ? STAND_IN : taster,
         bitter,
         astringent: dry,
         crumb: crumb && wrong === null,
@@ -51,6 +70,7 @@ export function TasteForm({
         alarm: wrong,
         ...(Object.keys(notes).length === 0 ? {} : { notes }),
         ...(lingers === undefined ? {} : { aftertaste: lingers }),
+        ...(simulated ? { simulated: true as const } : {}),
       },
       said,
     )
@@ -67,8 +87,20 @@ export function TasteForm({
           />
         )}
       </Field>
-      <PalateStrip note="bitter" value={bitter} onChange={setBitter} />
-      <PalateStrip note="astringent" value={dry} onChange={setDry} />
+      <PalateStrip note="bitter" value={bitter} onChange={tasted(setBitter)} />
+      <PalateStrip note="astringent" value={dry} onChange={tasted(setDry)} />
+      {crumb && isDemo && (
+        <div className="acts">
+          <Button size="large" onClick={() => void letStandInTaste()}>
+            Let the stand-in taste
+          </Button>
+          {simulated && (
+            <p className="soft" role="status">
+              The stand-in’s crumb: {dry} of 10. It counts in the demonstration and nowhere else.
+            </p>
+          )}
+        </div>
+      )}
       <details className="palate-more">
         <summary>What lingers{crumb ? '' : ', and what else it tastes of'}</summary>
         <div className="form">

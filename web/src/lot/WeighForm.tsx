@@ -1,4 +1,4 @@
-import { formatMassRange, lotPlan, type JudgeContext, type LotState } from '@ellop/core'
+import { formatMassRange, lotPlan, type JudgeContext, type LotState, type WeighedAfter } from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { NumberField, readField } from '../controls/Field'
@@ -6,15 +6,7 @@ import { useNote } from '../controls/useNote'
 import { ReadOff } from '../instruments/ReadOff'
 
 /** Weighing after cooking or drying, beside what was to be expected. */
-export function WeighForm({
-  lot,
-  after,
-  context,
-}: {
-  lot: LotState
-  after: 'cooking' | 'drying'
-  context: JudgeContext
-}) {
+export function WeighForm({ lot, after, context }: { lot: LotState; after: WeighedAfter; context: JudgeContext }) {
   const { write, errorOf, otherError } = useNote()
   const [mass, setMass] = useState('')
   const [typed, setTyped] = useState<string>()

@@ -7,6 +7,7 @@ import {
   optimiseLeach,
   readBookFile,
   rehearse,
+  standInCrumb,
   tasteForecast,
   tasteNext,
 } from '@ellop/core/engines'
@@ -30,6 +31,7 @@ export const ENGINES = {
   leach,
   optimiseLeach,
   readBookFile,
+  standInCrumb,
   /** With the catalogue behind it, which the other engines do without. */
   season: async (asked: SeasonAsked) => (await import('./season')).seasonAnswer(asked),
   /** The forecast, and after which of the next baths a taste would tell most. */

@@ -10,11 +10,17 @@ export interface ReadingTaken extends EntryBase, Omit<ReadingFact, 'at'> {
 }
 
 /** The book in which stand-in instruments count. */
-export const SIMULATED_IN = 'demo'
+const SIMULATED_IN = 'demo'
+
+/** What a stand-in told, outside the book in which that counts. */
+export function countsNowhere({ simulated, book }: { readonly simulated?: true; readonly book: string }): boolean {
+  return simulated === true && book !== SIMULATED_IN
+}
 
 export const readingTaken: EntryDef<ReadingTaken, LotState> = {
-  apply: (lot, { at, what, value, instrument, simulated, book }) =>
-    simulated === true && book !== SIMULATED_IN
-      ? lot
-      : { ...lot, readings: [...lot.readings, { at, what, value, instrument }] },
+  apply(lot, entry) {
+    if (countsNowhere(entry)) return lot
+    const { at, what, value, instrument } = entry
+    return { ...lot, readings: [...lot.readings, { at, what, value, instrument }] }
+  },
 }

@@ -1,17 +1,19 @@
 import { withFlow, type LotState } from '../../lot/lotState'
 import type { EntryBase, EntryDef, LotId } from '../entry'
 
-/** The lot was weighed after cooking or drying: the difference is water gone or taken up. */
+export type WeighedAfter = 'cooking' | 'drying' | 'pressing'
+
+/** The lot was weighed after cooking or drying, or pressed out of a leach: the difference is water gone or taken up. */
 export interface Weighed extends EntryBase {
   readonly type: 'weighed'
   readonly lot: LotId
   readonly mass_g: number
-  readonly after: 'cooking' | 'drying'
+  readonly after: WeighedAfter
 }
 
 export const weighed: EntryDef<Weighed, LotState> = {
   apply(lot, { at, mass_g, after }) {
-    const to = after === 'cooking' ? 'cooking water' : 'the air'
+    const to = { cooking: 'cooking water', drying: 'the air', pressing: 'the baths' }[after]
     const flowed = withFlow(lot, { at, what: after, mass_g: lot.mass_g - mass_g, to })
     return { ...flowed, drained: { mass_g, at } }
   },
