@@ -33,12 +33,16 @@ export function cookedAt(lot: LotState): Instant | undefined {
     .at(-1)
 }
 
-/** Minutes that food has stood since its last load came out; 0 when nothing was heated. */
-export function stoodMinutes(lot: LotState, now: Instant): number {
+/** Since when food has stood: its last load came out then, or it came out of its store; undefined when nothing was heated. */
+export function stoodSince(lot: LotState): Instant | undefined {
   const since = cookedAt(lot)
-  if (since === undefined) return 0
-  const from = lot.outOfStoreAt !== null && lot.outOfStoreAt > since ? lot.outOfStoreAt : since
-  return minutesBetween(from, now)
+  return since !== undefined && lot.outOfStoreAt !== null && lot.outOfStoreAt > since ? lot.outOfStoreAt : since
+}
+
+/** Minutes that food has stood; 0 when nothing was heated. */
+export function stoodMinutes(lot: LotState, now: Instant): number {
+  const since = stoodSince(lot)
+  return since === undefined ? 0 : minutesBetween(since, now)
 }
 
 /** Why food that stood is not eaten or packed any more. */

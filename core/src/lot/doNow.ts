@@ -5,7 +5,7 @@ import { identityGate } from '../gates/identity'
 import { carriedOver } from '../identity/carriedOver'
 import { isHarmful } from '../identity/clear'
 import { countingTells, lotClearance } from '../identity/lotTells'
-import { cookedAt, STANDS_AT_MOST_MINUTES } from '../keep/storage'
+import { stoodSince, STANDS_AT_MOST_MINUTES } from '../keep/storage'
 import { storedAs } from '../gates/keep'
 import type { JudgeContext } from '../gates/verdict'
 import type { WeighedAfter } from '../log/entries/weighed'
@@ -127,21 +127,21 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
         otherwise: otherwiseRaw(lot, context),
       }
     case 'makeSafe':
-      return { ...treatNext(lot, context), by: runningEnd(lot, context) ?? standsUntil(lot) ?? by }
+      return { ...treatNext(lot, context), by: runningEnd(lot, context) ?? standsUntil(lot, context) ?? by }
     case 'palate':
       return weighingDue(lot)
         ? {
             act: { kind: 'weigh', after: storedAs(lot, context) === 'dried' ? 'drying' : 'cooking' },
             title: 'Press and weigh it',
             detail: 'Press it until it only drips. The weight tells portions and packs.',
-            by: standsUntil(lot),
+            by: standsUntil(lot, context),
             otherwise: 'Portions stay a guess.',
           }
         : {
             act: { kind: 'taste' },
             title: 'Taste it',
             detail: 'A little, with a sip of water before. Nothing may prick, burn or taste of soap.',
-            by: standsUntil(lot),
+            by: standsUntil(lot, context),
             otherwise: 'It cannot be served.',
           }
     default:
@@ -149,7 +149,7 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
         act: { kind: 'serve-or-pack' },
         title: 'Serve it or pack it',
         detail: `${formatMass(lot.mass_g)} are ready.`,
-        by: standsUntil(lot),
+        by: standsUntil(lot, context),
         otherwise: 'Warm, cooked greens do not keep: throw them away after that.',
       }
   }
@@ -288,7 +288,7 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       act: { kind: 'running', run: running, step: index, endsAt: endOf(running, minutes), minutes },
       title: step.op === 'blanch' ? 'Keep it at a rolling boil' : `The ${opNoun(step.op)} is running`,
       detail: step.check ?? '',
-      otherwise: `Limit: ${limitText}. Shorter, and it does not count.`,
+      otherwise: `Limit: ${limitText}. ${step.limit?.measure === 'dried-to' ? 'Damper' : 'Shorter'}, and it does not count.`,
     }
   return {
     act: beginLoad(lot, progress),
@@ -438,17 +438,20 @@ const OP_NOUNS: Readonly<Record<string, string>> = {
   simmer: 'simmering', boil: 'boiling', blanch: 'blanching', steam: 'steaming', dry: 'drying', bake: 'baking',
   roast: 'roasting', fry: 'frying', saute: 'frying', wilt: 'wilting', pickle: 'pickling', ferment: 'fermenting',
   'infuse-water': 'steeping', 'infuse-syrup': 'steeping', 'infuse-oil': 'steeping', 'infuse-vinegar': 'steeping',
-  'soak-cold': 'soaking', 'cook-jam': 'jam making',
+  'soak-cold': 'soaking', 'cook-jam': 'jam making', 'leach-static': 'leaching', 'leach-hot': 'leaching',
+  'leach-running': 'leaching', shell: 'shelling', peel: 'peeling', sieve: 'sieving', grind: 'grinding', trim: 'trimming',
 } // prettier-ignore
 
 function endOf(run: { readonly begunAt: Instant }, minutes: number): Instant {
   return fromMs(toMs(run.begunAt) + minutes * MINUTE_ms)
 }
 
-/** Until when cooked food in hand may still be served. */
-function standsUntil(lot: LotState): Instant | null {
-  const since = cookedAt(lot)
-  return since === undefined ? null : fromMs(toMs(since) + STANDS_AT_MOST_MINUTES * MINUTE_ms)
+/** Until when cooked food in hand may still be served; what is dry stands. */
+function standsUntil(lot: LotState, context: JudgeContext): Instant | null {
+  const since = stoodSince(lot)
+  return since === undefined || storedAs(lot, context) === 'dried'
+    ? null
+    : fromMs(toMs(since) + STANDS_AT_MOST_MINUTES * MINUTE_ms)
 }
 
 function trimText(lot: LotState, { catalogue }: JudgeContext): string {

@@ -149,6 +149,8 @@ describe('a leach ended by taste', () => {
     expect(view).toMatchObject({ notYetFood: true, done: 'nothing yet', held: [], label: 'Acorns' })
     pen.wait(60 * 24 * 90).write({ type: 'opened', lot: 'A', pack: 'dry', into: 'C', code: 'C', mass_g: 500 })
     expect(pen.lot('A').packs[0]?.mass_g).toBe(0)
+    // Dry, it does not spoil by the hour since it was dried.
+    expect(doNow(pen.lot('C'), pen.context).by).toBeNull()
     makeSafeKind(pen, 'acorns', 'C')
     expect(refusal(serve(pen, 'C', 5))).toBe('taken')
   })
@@ -191,7 +193,7 @@ describe('a leach ended by taste', () => {
     pen.write({ type: 'packed', lot: 'A', pack: 'bag', store: 'dried', mass_g: 640, containers: 1, storeTemp_C: null })
     expect(packView(pen.lot('A'), firstPack(pen, 'A'), pen.context)).toMatchObject({
       notYetFood: true,
-      done: 'shell and leach static',
+      done: 'shelling and leaching',
       due: expect.arrayContaining(['Still to do: simmer.']) as unknown,
     })
     const { picked_g, takenUp_g, left, inHand_g } = massBalance(pen.lot('A'))

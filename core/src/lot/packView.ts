@@ -2,12 +2,12 @@ import { packAsLot, judge } from '../gates/judge'
 import { storedAs } from '../gates/keep'
 import type { Gate, JudgeContext } from '../gates/verdict'
 import type { Protocol, StoreRule, Use } from '../flora/taxon'
-import { plainWords } from '../flora/vocabulary'
 import { bestBefore, discardBy, storeRule } from '../keep/storage'
 import type { Instant } from '../quantity/instant'
 import { formatList } from '../quantity/format'
 import { lotUse } from '../treatment/batchUse'
 import { isTreating, protocolOf, treatmentProgress } from '../treatment/progress'
+import { opNoun } from './doNow'
 import { lotName } from './lotName'
 import type { LotState, PackState } from './lotState'
 
@@ -84,7 +84,7 @@ function doneSoFar(
   if (use === undefined || protocol === undefined || protocol.storeOnly === true) return NOTHING_YET
   const { steps } = treatmentProgress(lotThen, protocol, use, book.house)
   const met = steps.filter((each) => each.met && isTreating(each.step, lotThen.way?.goal ?? 'eat'))
-  return formatList(met.map(({ step }) => plainWords(step.op))) || NOTHING_YET
+  return formatList(met.map(({ step }) => opNoun(step.op))) || NOTHING_YET
 }
 
 const NOTHING_YET = 'nothing yet'

@@ -90,7 +90,7 @@ export function TasteForm({
       <PalateStrip note="bitter" value={bitter} onChange={tasted(setBitter)} />
       <PalateStrip note="astringent" value={dry} onChange={tasted(setDry)} />
       {crumb && isDemo && (
-        <div className="acts">
+        <div className="acts stand-in">
           <Button size="large" onClick={() => void letStandInTaste()}>
             Let the stand-in taste
           </Button>
