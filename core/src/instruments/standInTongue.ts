@@ -12,7 +12,7 @@ import { clampScore, meanScore, TASTE_NOISE, type LogNormal } from '../taste/for
 export function standInCrumb(lot: LotState): number | undefined {
   const done = lot.baths.filter(({ endedAt }) => endedAt !== null)
   const until = done.at(-1)?.endedAt
-  const asked = until == null ? undefined : tanninInputs(done, lot.mass_g, until)
+  const asked = until === undefined || until === null ? undefined : tanninInputs(done, lot.mass_g, until)
   if (asked === undefined) return undefined
   const hidden = normals(chance(seedOf(`tongue ${lot.code || lot.id}`)))
   const drawn = ({ median, gsd }: LogNormal) => median * gsd ** hidden()

@@ -286,6 +286,18 @@ export function isBegun(lot: LotState): boolean {
   return lot.weighedIn !== null || lot.joined.some(({ mass_g }) => mass_g > 0)
 }
 
+/** What went through a step, in the share of a part: what was weighed dry too. */
+function shareOf(run: StepRun, share: number): StepRun {
+  const { done } = run
+  const dry_g = done?.driedTo_g ?? null
+  return {
+    ...run,
+    mass_g: run.mass_g * share,
+    lotMass_g: run.lotMass_g * share,
+    done: done === null || dry_g === null ? done : { ...done, driedTo_g: dry_g * share },
+  }
+}
+
 /** A part of a lot under an id of its own: all that is known of the whole holds for the part; what left it and its stores stay behind. */
 export function partOf(lot: LotState, id: LotId, code: string, origin: Origin): LotState {
   const { mass_g } = origin
@@ -296,7 +308,7 @@ export function partOf(lot: LotState, id: LotId, code: string, origin: Origin): 
     code,
     mass_g,
     // What went through a step went through it in this part too, in its share.
-    runs: lot.runs.map((run) => ({ ...run, mass_g: run.mass_g * share, lotMass_g: run.lotMass_g * share })),
+    runs: lot.runs.map((run) => shareOf(run, share)),
     drained: lot.drained === null ? null : { ...lot.drained, mass_g: lot.drained.mass_g * share },
     packs: [],
     servings: [],
