@@ -1,4 +1,5 @@
 import Joi from 'joi'
+import { INSTRUMENTS } from '../instruments/instruments'
 import { STORES } from '../flora/taxon'
 import { LIFE_FORMS } from '../flora/own'
 import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'
@@ -306,6 +307,12 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
   'food-turned': { ...BASE, of: id(), pack: nullable(id()), why: text() },
   'felt-ill': { ...BASE, eater: id(), symptoms: text() },
   'numbers-noted': { ...BASE, emergency: maybeText(), poisonCentre: maybeText(), doctor: maybeText() },
+  'instrument-set-right': {
+    ...BASE,
+    instrument: Joi.string().valid(...INSTRUMENTS.map(({ id: name }) => name)),
+    offset: Joi.number().min(-10_000).max(10_000),
+    simulated: Joi.boolean().valid(true).optional(),
+  },
   struck: { ...BASE, entry: id(), why: text() },
   redated: { ...BASE, entry: id(), to: instant(), why: text() },
 }

@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { judge } from '../gates/judge'
 import { boilingPoint } from '../heat/boil'
 import { bringIn, household, load, Pen, BLANCH } from '../test/pen'
+import { bringInKind, leachBaths, meetAll } from '../test/plants'
+import { standInCrumb } from './standInTongue'
 import { instrument, INSTRUMENTS, isSteady } from './instruments'
 import { parseInstrumentLine } from './parseLine'
 import { potTruth } from './potTruth'
@@ -92,6 +94,48 @@ describe('a stand-in instrument', () => {
     pen.write({ ...reading, simulated: undefined as never })
     expect(pen.lot().readings).toHaveLength(1)
     expect(judge('keep', pen.lot(), pen.context).state).toBe('ajar')
+  })
+  it('is set right in the book by what it was found to be off; what is far off is broken, and a stand-in counts nowhere else', () => {
+    const found = { type: 'instrument-set-right', instrument: 'thermometer', offset: 0.7 } as const
+    const pen = household(new Pen())
+    pen.write(found)
+    const { at } = pen.write({ ...found, offset: -0.4 })
+    expect(pen.log.state.house.setRight).toEqual({ thermometer: { offset: -0.4, at } })
+    expect(pen.try({ ...found, offset: 12 }).proposal).toEqual({
+      ok: false,
+      field: 'offset',
+      message: 'The probe thermometer is off by 12 °C: that is not set right, it is broken. Read another.',
+    })
+    expect(pen.try({ ...found, simulated: true }).proposal).toMatchObject({ ok: false, field: 'instrument' })
+    pen.force({ ...found, simulated: true })
+    expect(pen.log.state.house.setRight.thermometer?.offset).toBe(-0.4)
+  })
+  it('for the tongue: nothing before a bath is poured off; the same lot tastes the same again, and less with each bath', () => {
+    const pen = bringInKind(meetAll(household(new Pen())), 'acorns', 'A')
+    expect(standInCrumb(pen.lot())).toBeUndefined()
+    pen.write({ type: 'way-chosen', lot: 'A', protocol: 'cold baths', goal: 'flour' })
+    const scores: number[] = []
+    for (let bath = 0; bath < 24; bath += 1) {
+      leachBaths(pen, 'A', { protocol: 'cold baths', step: 5, count: 1, minutes: 500, taste: null })
+      const score = standInCrumb(pen.lot()) ?? NaN
+      expect(standInCrumb(pen.lot())).toBe(score)
+      scores.push(score)
+    }
+    const third = (from: number) => scores.slice(from, from + 8).reduce((sum, each) => sum + each, 0) / 8
+    expect(third(0)).toBeGreaterThan(third(8) + 1)
+    expect(third(16)).toBeLessThan(1)
+    const crumb = {
+      type: 'tasted',
+      lot: 'A',
+      taster: 'stand-in',
+      bitter: 0,
+      astringent: 0,
+      crumb: true,
+      accepts: false,
+    } as const
+    expect(pen.try({ ...crumb, alarm: null, simulated: true }).proposal).toMatchObject({ ok: false, field: 'taster' })
+    pen.force({ ...crumb, alarm: null, simulated: true })
+    expect(pen.lot().tastes).toEqual([])
   })
 })
 

@@ -2,6 +2,7 @@ import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, grouped } from '../quantity/format'
 import { formatDay, timeOf, type Instant } from '../quantity/instant'
+import { instrument } from '../instruments/instruments'
 import { kitchenAt } from './houseState'
 import type { ReadingKind } from '../lot/lotState'
 import type { Entry, LotEntry } from './entries'
@@ -54,6 +55,11 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `${book.house.eaters[entry.eater]?.name ?? entry.eater} feels ill: ${entry.symptoms}.`
     case 'numbers-noted':
       return 'Numbers to call were written down.'
+    case 'instrument-set-right': {
+      const { name, unit } = instrument(entry.instrument)
+      const off = Number(Math.abs(entry.offset).toPrecision(2))
+      return `${name} set right: it showed ${off} ${unit} too ${entry.offset < 0 ? 'little' : 'much'}${entry.simulated === true ? ' (stand-in)' : ''}.`
+    }
     default:
       return unknownEntry(entry)
   }

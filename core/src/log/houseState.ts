@@ -1,6 +1,7 @@
 import type { OwnPlant } from '../flora/own'
 import type { GroundFacts } from '../ground/facts'
 import type { GroundSchool } from '../ground/schools'
+import type { InstrumentId } from '../instruments/instruments'
 import type { Position } from '../quantity/position'
 import type { Day } from '../season/day'
 import type { Part, Sensitivity, Stage } from '../flora/vocabulary'
@@ -23,6 +24,14 @@ export interface HouseState {
   readonly recalls: readonly Recall[]
   readonly ill: readonly { readonly eater: EaterId; readonly symptoms: string; readonly at: Instant }[]
   readonly numbers: HelpNumbers | null
+  /** How far each instrument was last found to be off, of those that were held against what is known. */
+  readonly setRight: Readonly<Partial<Record<InstrumentId, SetRight>>>
+}
+
+/** What an instrument shows too much, in its own unit, and when that was found. */
+export interface SetRight {
+  readonly offset: number
+  readonly at: Instant
 }
 
 /** A plant met, and where, if that was told. */
@@ -133,6 +142,7 @@ export const EMPTY_HOUSE: HouseState = {
   recalls: [],
   ill: [],
   numbers: null,
+  setRight: {},
 }
 
 /** The kitchen as it was at an instant; the first one for earlier instants, undefined when none was ever noted. */

@@ -6,6 +6,7 @@ import { judge, packAsLot, type Intent } from '../gates/judge'
 import { neverReason } from '../gates/sort'
 import { GATE_NAMES, type JudgeContext } from '../gates/verdict'
 import { emptyLot, isBegun, isOnlyCounted, strandsOf, type LotState } from '../lot/lotState'
+import { instrument } from '../instruments/instruments'
 import { rawUntil } from '../lot/rawUntil'
 import { massBalance } from '../lot/story'
 import { formatList, formatMass, formatSpan } from '../quantity/format'
@@ -24,6 +25,7 @@ import {
 } from './entries'
 import { asDated, isAmendment } from './amendments'
 import type { BathChanged } from './entries/bathChanged'
+import type { InstrumentSetRight } from './entries/instrumentSetRight'
 import type { GaveBack } from './entries/gaveBack'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
@@ -234,6 +236,8 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
       return entry.patch === undefined || book.house.patches[entry.patch] !== undefined
         ? OK
         : no('patch', 'There is no such patch. Note its ground first.')
+    case 'instrument-set-right':
+      return checkSetRight(entry)
     case 'kitchen-set':
     case 'ground-noted':
     case 'eater-noted':
@@ -242,6 +246,20 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
     default:
       return unknownEntry(entry)
   }
+}
+
+/** So many times what such an instrument is ordinarily off by, it is not off but broken. */
+const BROKEN_FROM = 5
+
+function checkSetRight(entry: InstrumentSetRight): Proposal {
+  if (countsNowhere(entry)) return no('instrument', 'A stand-in instrument measures nothing. Set a real one right.')
+  const { name, offset, unit } = instrument(entry.instrument)
+  return Math.abs(entry.offset) > BROKEN_FROM * offset
+    ? no(
+        'offset',
+        `The ${name.toLowerCase()} is off by ${Number(Math.abs(entry.offset).toPrecision(2))} ${unit}: that is not set right, it is broken. Read another.`,
+      )
+    : OK
 }
 
 function checkWeighIn(

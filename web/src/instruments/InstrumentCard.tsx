@@ -1,10 +1,11 @@
-import { boilingPoint, timeOf, type InstrumentKind } from '@ellop/core'
+import { boilingPoint, formatDay, timeOf, type InstrumentKind } from '@ellop/core'
 import { Button } from 'antd'
 import { useMemo, useState } from 'react'
 import { useBook } from '../book/bookStore'
+import { Refusal } from '../controls/Refusal'
+import { useNote } from '../controls/useNote'
 import type { Device } from './device'
 import { canSerial, serialDevice } from './serialDevice'
-import { useSetRight } from './setRight'
 import { standInDevice } from './standInDevice'
 import { useReadings } from './useReadings'
 
@@ -19,9 +20,8 @@ export function InstrumentCard({
   timeZone: string
 }) {
   const isDemo = useBook(({ book }) => book.kind === 'demo')
-  const now = useBook(({ minute }) => minute)
-  const found = useSetRight((state) => state.found[kind.id])
-  const set = useSetRight((state) => state.set)
+  const found = useBook(({ log }) => log.state.house.setRight[kind.id])
+  const { write, otherError } = useNote()
   const [device, setDevice] = useState<Device>()
   const live = useReadings(kind, device)
   const truth = useMemo(
@@ -35,8 +35,17 @@ export function InstrumentCard({
   const keep = () => {
     const settled = live.values.slice(-4)
     const mean = settled.reduce((sum, each) => sum + each, 0) / settled.length
-    set(kind.id, { offset: mean - truth, at: now })
-    setDevice(undefined)
+    void write(
+      {
+        type: 'instrument-set-right',
+        instrument: kind.id,
+        offset: Number((mean - truth).toPrecision(3)),
+        ...(device?.simulated === true ? { simulated: true as const } : {}),
+      },
+      `${kind.name} set right`,
+    ).then(({ ok }) => {
+      if (ok) setDevice(undefined)
+    })
   }
   const shown = live.values.at(-1)
   return (
@@ -45,7 +54,7 @@ export function InstrumentCard({
       <p className="soft">
         {found === undefined
           ? `Never set right: it may be off by ${kind.offset} ${kind.unit}.`
-          : `Set right at ${timeOf(found.at, timeZone)}: it shows ${Math.abs(found.offset).toPrecision(2)} ${kind.unit} too ${found.offset < 0 ? 'little' : 'much'}, which is taken off.`}
+          : `Set right ${formatDay(found.at, timeZone)}, ${timeOf(found.at, timeZone)}: it shows ${Math.abs(found.offset).toPrecision(2)} ${kind.unit} too ${found.offset < 0 ? 'little' : 'much'}, which is taken off.`}
       </p>
       {device === undefined ? (
         isDemo || canSerial() ? (
@@ -67,6 +76,7 @@ export function InstrumentCard({
           <p className="soft" role="status">
             {live.lost ? 'No signal.' : live.steady ? 'Settled.' : 'Settling …'}
           </p>
+          <Refusal sentence={otherError([])} />
           <div className="acts">
             <Button type="primary" size="large" disabled={!live.steady} onClick={keep}>
               That is it

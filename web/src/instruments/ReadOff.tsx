@@ -12,7 +12,6 @@ import { useBook } from '../book/bookStore'
 import { useNote } from '../controls/useNote'
 import type { Device } from './device'
 import { canSerial, serialDevice } from './serialDevice'
-import { useSetRight } from './setRight'
 import { standInDevice } from './standInDevice'
 import { useReadings } from './useReadings'
 import '../app/instruments.css'
@@ -37,7 +36,7 @@ export function ReadOff({
   const [device, setDevice] = useState<Device>()
   const live = useReadings(kind, device)
   const { write, otherError } = useNote()
-  const found = useSetRight((state) => state.found[id])
+  const found = useBook(({ log }) => log.state.house.setRight[id])
   const shown = live.values.at(-1)
   const value = shown === undefined ? undefined : corrected(shown, found?.offset ?? 0, kind)
   const take = useCallback(() => {

@@ -10,6 +10,7 @@ import { foodTurned, type FoodTurned } from './foodTurned'
 import { gaveBack, type GaveBack } from './gaveBack'
 import { groundNoted, type GroundNoted } from './groundNoted'
 import { ingredientAdded, type IngredientAdded } from './ingredientAdded'
+import { instrumentSetRight, type InstrumentSetRight } from './instrumentSetRight'
 import { joined, type Joined } from './joined'
 import { kitchenSet, type KitchenSet } from './kitchenSet'
 import { numbersNoted, type NumbersNoted } from './numbersNoted'
@@ -41,7 +42,7 @@ import { weighedIn, type WeighedIn } from './weighedIn'
 /** Entries about the whole household: folded in one shard. */
 export type HouseEntry =
   | KitchenSet | GroundNoted | EaterNoted | PlantMet | PlantRecorded | OutingPlanned | GaveBack | PatchTurned | FoodTurned | FeltIll
-  | NumbersNoted // prettier-ignore
+  | NumbersNoted | InstrumentSetRight // prettier-ignore
 
 /** Entries about one lot: each lot is a shard of its own. */
 export type LotEntry =
@@ -66,6 +67,7 @@ const HOUSE_DEFS = {
   'food-turned': foodTurned,
   'felt-ill': feltIll,
   'numbers-noted': numbersNoted,
+  'instrument-set-right': instrumentSetRight,
 }
 
 const LOT_DEFS = {
