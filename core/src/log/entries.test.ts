@@ -133,6 +133,45 @@ describe('what an entry leaves behind', () => {
     expect(added.flows).toEqual([{ at: AT, what: 'added', mass_g: -20, to: 'salt' }])
     expect(added.mass_g).toBe(520)
   })
+  it('of a stand-in: what it told in the demonstration, and nothing elsewhere; of a taste only the notes that were given', () => {
+    const reading = { type: 'reading-taken', lot: 'A', what: 'ph', value: 3.5, instrument: 'pH meter' } as const
+    const taste: Saying<'tasted'> = {
+      ...{
+        type: 'tasted',
+        lot: 'A',
+        taster: 'ann',
+        bitter: 1,
+        astringent: 2,
+        crumb: true,
+        accepts: false,
+        alarm: null,
+      },
+    }
+    const offset = { type: 'instrument-set-right', instrument: 'ph', offset: 0.1 } as const
+    const from = (book: string, simulated: boolean) => {
+      const written = (saying: Saying) => ({ ...stamped(saying), book, ...(simulated ? { simulated: true } : {}) })
+      const told = [reading, taste].reduce((grown, each) => applyLot(grown, written(each) as LotEntry), emptyLot('A'))
+      const { setRight } = applyHouse(EMPTY_HOUSE, written(offset) as HouseEntry)
+      return [told.readings.length, told.tastes.length, Object.keys(setRight).length]
+    }
+    expect(from('demo', true)).toEqual([1, 1, 1])
+    expect(from('b', true)).toEqual([0, 0, 0])
+    expect(from('b', false)).toEqual([1, 1, 1])
+    expect(lot(reading).readings).toEqual([{ at: AT, what: 'ph', value: 3.5, instrument: 'pH meter' }])
+    const { type, lot: of, ...fact } = taste
+    expect([type, of]).toEqual(['tasted', 'A'])
+    expect(lot(taste).tastes).toStrictEqual([{ at: AT, ...fact }])
+    const full = { ...taste, notes: { sour: 3 }, aftertaste: 4 }
+    expect(lot(full).tastes).toStrictEqual([{ at: AT, ...fact, notes: { sour: 3 }, aftertaste: 4 }])
+    const weights = (['cooking', 'drying', 'pressing'] as const).map(
+      (after) => ({ type: 'weighed', lot: 'A', mass_g: 400, after }) as const,
+    )
+    expect(weights.map((each) => lot(PICKED, each).flows.at(-1))).toMatchObject([
+      { what: 'cooking', mass_g: 100, to: 'cooking water' },
+      { what: 'drying', mass_g: 100, to: 'the air' },
+      { what: 'pressing', mass_g: 100, to: 'the baths' },
+    ])
+  })
   it('of mass that passes on: told in both lots, and of nothing that is not there', () => {
     const whole = { ...lot(PICKED), id: 'A' }
     const other = { ...lot(PICKED), id: 'B' }
