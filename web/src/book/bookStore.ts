@@ -268,8 +268,9 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
   const found = await storage.load()
   const demo =
     book.kind === 'demo' && !(found.seeded && found.clock !== undefined) ? await import('@ellop/demo') : undefined
-  const opensAt = [demo?.DEMO_OPENS_AT ?? fromMs(0), ...found.entries.map(({ noted }) => noted)]
-  const clock = book.kind === 'demo' ? (found.clock ?? setClock(toMs(opensAt.reduce(laterOf)))) : setClock(machineMs())
+  // Brought back from the second copy, it has lost its clock: it goes on from what was noted last.
+  const opensAt = () => found.entries.reduce((at, { noted }) => laterOf(at, noted), demo?.DEMO_OPENS_AT ?? fromMs(0))
+  const clock = book.kind === 'demo' ? (found.clock ?? setClock(toMs(opensAt()))) : setClock(machineMs())
   if (book.kind === 'demo' && found.clock === undefined) await storage.setClock(clock)
   const fresh = found.seeded || demo === undefined ? [] : missingFrom(found.entries, demo.makeDemoBook())
   if (!found.seeded) await storage.appendAll(fresh, true)

@@ -13,7 +13,7 @@ import {
   type ReadingKind,
 } from '@ellop/core'
 import { Button, Checkbox, Input, Select } from 'antd'
-import { useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { useBook, useJudgeContext } from '../book/bookStore'
@@ -25,7 +25,10 @@ import { ReadOff } from '../instruments/ReadOff'
 import { PackForm } from './PackForm'
 import { Refusal } from '../controls/Refusal'
 
-/** What may have to be noted at any time: a stray, something thrown away, a pack of what is not yet food, a meeting. */
+/**
+ * What may have to be noted at any time: a stray, something thrown away, a pack of what is not yet food, a meeting. Each form is drawn
+ * again only when its lot is another: a note renews the book, and these are many fields.
+ */
 export function OtherNotes({ lot }: { lot: LotState }) {
   const context = useJudgeContext()
   return (
@@ -55,7 +58,7 @@ export function OtherNotes({ lot }: { lot: LotState }) {
   )
 }
 
-function Stray({ lot }: { lot: LotState }) {
+const Stray = memo(function Stray({ lot }: { lot: LotState }) {
   const { write, otherError } = useNote()
   const [what, setWhat] = useState('')
   const [broken, setBroken] = useState(false)
@@ -81,7 +84,7 @@ function Stray({ lot }: { lot: LotState }) {
       </div>
     </section>
   )
-}
+})
 
 const LOOKS_AFTER = [
   { value: 'crisp', label: 'crisp' },
@@ -91,7 +94,7 @@ const LOOKS_AFTER = [
 ] as const
 
 /** Crisping of cut greens: what is done, for how long, and whether it helped. */
-function Revive({ lot }: { lot: LotState }) {
+const Revive = memo(function Revive({ lot }: { lot: LotState }) {
   const { write, errorOf, otherError } = useNote()
   const [minutes, setMinutes] = useState('25')
   const [looks, setLooks] = useState<(typeof LOOKS_AFTER)[number]['value']>()
@@ -131,9 +134,9 @@ function Revive({ lot }: { lot: LotState }) {
       </div>
     </section>
   )
-}
+})
 
-function ThrowAway({ lot }: { lot: LotState }) {
+const ThrowAway = memo(function ThrowAway({ lot }: { lot: LotState }) {
   const { write, errorOf, otherError } = useNote()
   const [mass, setMass] = useState('')
   const [why, setWhy] = useState('')
@@ -165,10 +168,10 @@ function ThrowAway({ lot }: { lot: LotState }) {
       </div>
     </section>
   )
-}
+})
 
 /** Part of it goes its own way; it inherits all that is known of the whole. */
-function SplitOff({ lot }: { lot: LotState }) {
+const SplitOff = memo(function SplitOff({ lot }: { lot: LotState }) {
   const { write, errorOf, otherError } = useNote()
   const navigate = useNavigate()
   const [mass, setMass] = useState('')
@@ -208,7 +211,7 @@ function SplitOff({ lot }: { lot: LotState }) {
       </div>
     </section>
   )
-}
+})
 
 /** All of this lot and all of another go into one batch: the worst state of each gate, all hazards, the strictest treatment. */
 function JoinWith({ lot }: { lot: LotState }) {
@@ -216,8 +219,17 @@ function JoinWith({ lot }: { lot: LotState }) {
   const { write, otherError } = useNote()
   const navigate = useNavigate()
   const [other, setOther] = useState<string>()
-  const others = [...context.book.lots.values()].filter(
-    (each) => each.id !== lot.id && each.mass_g >= 1 && isBegun(each),
+  const { lots } = context.book
+  const others = useMemo(
+    () =>
+      [...lots.values()]
+        .filter((each) => each.id !== lot.id && each.mass_g >= 1 && isBegun(each))
+        .map((each) => ({
+          value: each.id,
+          label: `${each.code} · ${lotName(each, context).title}, ${formatMass(each.mass_g)}`,
+        })),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what lots are called hangs on nothing else that changes
+    [lots, lot.id],
   )
   const submit = async () => {
     const partner = context.book.lots.get(other ?? '')
@@ -244,18 +256,7 @@ function JoinWith({ lot }: { lot: LotState }) {
       </p>
       <div className="form">
         <Field label="Join with" error={otherError([])}>
-          {(id) => (
-            <Select
-              id={id}
-              size="large"
-              value={other ?? null}
-              onChange={setOther}
-              options={others.map((each) => ({
-                value: each.id,
-                label: `${each.code} · ${lotName(each, context).title}, ${formatMass(each.mass_g)}`,
-              }))}
-            />
-          )}
+          {(id) => <Select id={id} size="large" value={other ?? null} onChange={setOther} options={others} />}
         </Field>
         <HoldButton disabled={other === undefined} onHold={() => void submit()}>
           Hold: join them
@@ -328,7 +329,7 @@ const INGREDIENT_CHOICES: readonly { value: Ingredient; label: string }[] = INGR
 }))
 
 /** Salt, sugar, vinegar, oil, water or something else is put to it. */
-function AddIngredient({ lot }: { lot: LotState }) {
+const AddIngredient = memo(function AddIngredient({ lot }: { lot: LotState }) {
   const { write, errorOf, otherError } = useNote()
   const [what, setWhat] = useState<Ingredient>('salt')
   const [name, setName] = useState('')
@@ -364,7 +365,7 @@ function AddIngredient({ lot }: { lot: LotState }) {
       </div>
     </section>
   )
-}
+})
 
 function Meeting({ lot }: { lot: LotState }) {
   const { write, otherError } = useNote()
