@@ -84,6 +84,8 @@ await shoot('kitchen', '/kitchen?fast=10', DESK, async (page) => {
   const scale = page.locator('.instrument', { hasText: 'Kitchen scale' })
   await scale.getByRole('button', { name: 'Set it right' }).click()
   await scale.locator('.steady').waitFor()
+  // What was said has gone again.
+  await page.locator('.said p').waitFor({ state: 'detached' })
 })
 await shoot('rehearsal', '/rehearsal/guests-tonight', DESK, async (page) => {
   await page.getByText('1 mm', { exact: true }).click()

@@ -53,8 +53,8 @@ export function InstrumentCard({
       <h3>{kind.name}</h3>
       <p className="soft">
         {found === undefined
-          ? `Never set right: it may be off by ${kind.offset} ${kind.unit}.`
-          : `Set right ${formatDay(found.at, timeZone)}, ${timeOf(found.at, timeZone)}: it shows ${Math.abs(found.offset).toPrecision(2)} ${kind.unit} too ${found.offset < 0 ? 'little' : 'much'}, which is taken off.`}
+          ? `Never set right: it may be off by ${kind.offset}\u00a0${kind.unit}.`
+          : `Set right ${formatDay(found.at, timeZone)}, ${timeOf(found.at, timeZone)}: it shows ${Math.abs(found.offset).toPrecision(2)}\u00a0${kind.unit} too ${found.offset < 0 ? 'little' : 'much'}, which is taken off.`}
       </p>
       {device === undefined ? (
         isDemo || canSerial() ? (
