@@ -10,8 +10,10 @@ export function BroughtBackBar() {
   return (
     <div className="offline-bar" role="status">
       <p>
-        This browser had lost {formatCount(broughtBack, 'entry', 'entries')} of this book; they were brought back from
-        the second copy. Nothing else does that for you: <Link to="/books">save the book to a file</Link>.
+        <span>
+          This browser had lost {formatCount(broughtBack, 'entry', 'entries')} of this book. They were brought back from
+          the second copy. A copy outside of it is safer: <Link to="/books">save the book to a file</Link>.
+        </span>
         <Button onClick={() => useSecondCopy.setState({ broughtBack: 0 })}>Seen</Button>
       </p>
     </div>
