@@ -1,6 +1,6 @@
 import { CATALOGUE, foldLog, stampEntry, writeBook, type Saying } from '@ellop/core'
 import { expect, test, type Page } from '@playwright/test'
-import { hold, openDemo } from './cook'
+import { hold, openDemo, startOwn } from './cook'
 
 /** A friend's book as a file: a kitchen, a patch and a lot of theirs. */
 function friendsBook(): string {
@@ -147,12 +147,7 @@ test('a book of one’s own: its kitchen and its eaters are noted on screen, and
         (await navigator.storage.getDirectory()).getFileHandle('book.json', { create: true }),
     })
   })
-  await page.goto('/')
-  await page.getByLabel('What is your kitchen called?').fill('Weir kitchen')
-  await page.getByLabel('How high does it lie?').fill('300')
-  await page.getByLabel('Who eats there?').fill('Una')
-  await page.getByRole('button', { name: 'Start my book' }).click()
-  await expect(page).toHaveURL(/basket/)
+  await startOwn(page, 'Weir kitchen', 'Una')
   await page.goto('/books')
   await page.getByRole('button', { name: 'Save on its own to a file' }).click()
   await expect(page.getByText('after every entry, to book.json')).toBeVisible()

@@ -92,3 +92,13 @@ export async function boilLoad(page: Page, { reload = false } = {}): Promise<voi
   await page.getByLabel('It boiled again after').fill('52')
   await hold(page, page.getByRole('button', { name: 'Hold when it is out and in the cold' }))
 }
+
+/** A book of one's own, in the three questions. */
+export async function startOwn(page: Page, kitchen: string, eaters: string, height_m = 300): Promise<void> {
+  await page.goto('/')
+  await page.getByLabel('What is your kitchen called?').fill(kitchen)
+  await page.getByLabel('How high does it lie?').fill(String(height_m))
+  await page.getByLabel('Who eats there?').fill(eaters)
+  await page.getByRole('button', { name: 'Start my book' }).click()
+  await expect(page).toHaveURL(/basket/)
+}

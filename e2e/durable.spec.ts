@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import type { Entry } from '@ellop/core'
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
 import { CHROMIUM_LAUNCH } from './browser'
+import { startOwn } from './cook'
 
 const KILLS = 50
 /** From the press of the button: some of these are before it is stored and some after. */
@@ -159,12 +160,7 @@ test('a database that the browser throws away after a crash is brought back whol
   }
   try {
     const first = (await start(profile)).page
-    await first.goto('/')
-    await first.getByLabel('What is your kitchen called?').fill('Loft kitchen')
-    await first.getByLabel('How high does it lie?').fill('300')
-    await first.getByLabel('Who eats there?').fill('Una')
-    await first.getByRole('button', { name: 'Start my book' }).click()
-    await expect(first).toHaveURL(/basket/)
+    await startOwn(first, 'Loft kitchen', 'Una')
     await eats(first, 'Vesna')
     killBrowser(profile)
     tearLog(profile)

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { openDemo } from './cook'
+import { openDemo, startOwn } from './cook'
 
 test('the season tells what is open, what comes and what to look at again; a sighting moves it; a calendar is kept', async ({
   page,
@@ -41,12 +41,7 @@ test('a station that fails is told, and the season stands on usual temperatures'
 })
 
 test('a book of one’s own takes weather from a file, all of it or nothing', async ({ page }) => {
-  await page.goto('/')
-  await page.getByLabel('What is your kitchen called?').fill('Reed house')
-  await page.getByLabel('How high does it lie?').fill('40')
-  await page.getByLabel('Who eats there?').fill('Una')
-  await page.getByRole('button', { name: 'Start my book' }).click()
-  await expect(page).toHaveURL(/basket/)
+  await startOwn(page, 'Reed house', 'Una', 40)
   await page.goto('/season')
   await expect(page.getByText('no weather has been taken into this book')).toBeVisible()
   const take = (name: string, content: string) =>

@@ -43,6 +43,7 @@ export * from './gates/verdict'
 // A lot, as screens draw it
 export * from './lot/asLastTime'
 export * from './lot/doNow'
+export * from './lot/opNoun'
 export * from './lot/rawUntil'
 export * from './lot/due'
 export * from './lot/gateView'

@@ -20,6 +20,7 @@ import { asLastTime, type AsLastTime } from './asLastTime'
 import { kinOf } from './kin'
 import { isBegun, type BathFact, type LotState, type StepRun } from './lotState'
 import { onceEach } from './onceEach'
+import { opNoun } from './opNoun'
 import { rawUntil } from './rawUntil'
 
 /** The one thing to do now about a lot. */
@@ -428,19 +429,6 @@ function bathNext(
     otherwise: 'Unleached it harms gut and kidney; left in old water it sours.',
   }
 }
-
-/** A step as a thing that goes on. @example opNoun('dry') // 'drying' */
-export function opNoun(op: string): string {
-  return OP_NOUNS[op] ?? plainWords(op)
-}
-
-const OP_NOUNS: Readonly<Record<string, string>> = {
-  simmer: 'simmering', boil: 'boiling', blanch: 'blanching', steam: 'steaming', dry: 'drying', bake: 'baking',
-  roast: 'roasting', fry: 'frying', saute: 'frying', wilt: 'wilting', pickle: 'pickling', ferment: 'fermenting',
-  'infuse-water': 'steeping', 'infuse-syrup': 'steeping', 'infuse-oil': 'steeping', 'infuse-vinegar': 'steeping',
-  'soak-cold': 'soaking', 'cook-jam': 'jam making', 'leach-static': 'leaching', 'leach-hot': 'leaching',
-  'leach-running': 'leaching', shell: 'shelling', peel: 'peeling', sieve: 'sieving', grind: 'grinding', trim: 'trimming',
-} // prettier-ignore
 
 function endOf(run: { readonly begunAt: Instant }, minutes: number): Instant {
   return fromMs(toMs(run.begunAt) + minutes * MINUTE_ms)

@@ -7,8 +7,8 @@ import type { Instant } from '../quantity/instant'
 import { formatList } from '../quantity/format'
 import { lotUse } from '../treatment/batchUse'
 import { isTreating, protocolOf, treatmentProgress } from '../treatment/progress'
-import { opNoun } from './doNow'
 import { lotName } from './lotName'
+import { opNoun } from './opNoun'
 import type { LotState, PackState } from './lotState'
 
 /** A pack as its label and its place in the larder tell it. */

@@ -29,7 +29,7 @@ import { bookNow, machineMs, setClock, type ClockSetting } from './clock'
 import { askEngine } from '../workers/ask'
 import { whenIdle } from './whenIdle'
 import { deleteStorage, openStorage, type BookStorage } from './db'
-import { catchUp, useSecondCopy } from '../secondCopy/secondCopy'
+import { catchUp, ofOpened, useSecondCopy } from '../secondCopy/secondCopy'
 
 const TICK_ms = 1000
 const IDLE_WITHIN_ms = 2000
@@ -290,7 +290,7 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
   // Fetched while nobody waits: the first entry finds it there, with or without a network.
   whenIdle(() => void loadEntryShape(), IDLE_WITHIN_ms)
   void storage.gather().catch(() => undefined)
-  useSecondCopy.setState({ broughtBack: found.broughtBack })
+  useSecondCopy.setState(ofOpened(found.broughtBack))
   const opened = storage
   setTimeout(() => whenIdle(() => void keepTwice(opened, set, get), IDLE_WITHIN_ms), COMPARED_AFTER_ms)
 }

@@ -172,10 +172,12 @@ function Safety() {
           <dt>Saved on its own</dt>
           <dd>{AUTOSAVE_SAYS[autosave.state](autosave.fileName)}</dd>
         </div>
-        <div>
-          <dt>Second copy here</dt>
-          <dd>{SECOND_COPY_SAYS[copy]}</dd>
-        </div>
+        {book.kind !== 'guest' && (
+          <div>
+            <dt>Second copy here</dt>
+            <dd>{SECOND_COPY_SAYS[copy]}</dd>
+          </div>
+        )}
         <div>
           <dt>Room in this browser</dt>
           <dd>

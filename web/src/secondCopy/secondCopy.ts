@@ -19,7 +19,12 @@ interface SecondCopy {
 }
 
 /** How the second copy stands. */
-export const useSecondCopy = create<SecondCopy>(() => ({ state: canCopy() ? 'unknown' : 'impossible', broughtBack: 0 }))
+export const useSecondCopy = create<SecondCopy>(() => ofOpened(0))
+
+/** How it stands with a book that has just been opened. */
+export function ofOpened(broughtBack: number): SecondCopy {
+  return { state: canCopy() ? 'unknown' : 'impossible', broughtBack }
+}
 
 /** A second copy as lines in a file, beside the database that has the first. */
 export interface CopyFile<Line> {
