@@ -80,6 +80,8 @@ export default defineConfig({
           groups: [
             // It reads the stored book while the program is fetched and compiled: the page has a script tag for each of the two.
             { name: 'early', test: /\/book\/early\.ts$/, priority: 1 },
+            // If the others do not come, it says so.
+            { name: 'opening', test: /\/app\/opening\.ts$/, priority: 1 },
             { name: 'first', tags: ['$initial'] },
           ],
         },

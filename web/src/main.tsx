@@ -1,3 +1,4 @@
+import './app/opening'
 import '@fontsource-variable/bitter'
 import '@fontsource-variable/source-sans-3'
 import './app/shell.css'

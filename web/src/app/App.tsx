@@ -1,9 +1,12 @@
 import { Button, Spin } from 'antd'
-import { lazy, Suspense, useEffect, useState } from 'react'
-import { Navigate, Route, Routes } from 'react-router'
+import { lazy, useEffect, useState } from 'react'
+import { Navigate, Route, Routes, useLocation } from 'react-router'
 import { BasketPlace } from '../basket/BasketPlace'
 import { DEMO_BOOK } from '../book/books'
 import { useBook } from '../book/bookStore'
+import { OnDemand } from '../controls/OnDemand'
+import { CallNow } from '../ill/CallNow'
+import { IllPlace } from '../ill/IllPlace'
 import { SoonPlace } from '../soon/SoonPlace'
 import { DueBar } from './DueBar'
 import { BroughtBackBar } from './BroughtBackBar'
@@ -24,7 +27,6 @@ const NotebookPlace = lazy(() => import('../notebook/NotebookPlace'))
 const KeyList = lazy(() => import('./KeyList'))
 const WelcomePlace = lazy(() => import('../books/WelcomePlace'))
 const BooksPlace = lazy(() => import('../books/BooksPlace'))
-const IllPlace = lazy(() => import('../ill/IllPlace'))
 const TellsPlace = lazy(() => import('../tells/TellsPlace'))
 const PlantsPlace = lazy(() => import('../plants/PlantsPlace'))
 const OwnPlantPlace = lazy(() => import('../plants/OwnPlantPlace'))
@@ -41,6 +43,8 @@ export function App() {
   const failure = useBook((book) => book.failure)
   const open = useBook((book) => book.open)
   const [keysShown, setKeysShown] = useState(false)
+  const { pathname } = useLocation()
+  const Title = pathname === '/ill' ? 'h2' : 'h1'
   useKeys(() => setKeysShown(true))
   useEffect(() => {
     // A stranger at the front door is asked; whoever comes by a link to a place sees the demonstration there.
@@ -56,10 +60,11 @@ export function App() {
       {status === 'ready' && <OfflineBar />}
       <BroughtBackBar />
       <main id="place" tabIndex={-1}>
+        {status !== 'ready' && pathname === '/ill' && <CallNow />}
         {status === 'loading' && <Waiting />}
         {status === 'failed' && (
           <section className="empty" role="alert">
-            <h1>The book would not open</h1>
+            <Title>The book would not open</Title>
             <p>{failure}</p>
             <Button type="primary" onClick={() => window.location.reload()}>
               Try again
@@ -67,12 +72,12 @@ export function App() {
           </section>
         )}
         {status === 'choosing' && (
-          <Suspense fallback={<Waiting />}>
+          <OnDemand waiting={<Waiting />}>
             <WelcomePlace />
-          </Suspense>
+          </OnDemand>
         )}
         {status === 'ready' && (
-          <Suspense fallback={<Waiting />}>
+          <OnDemand waiting={<Waiting />} place={pathname}>
             <Routes>
               <Route path="/" element={<Navigate to="/basket" replace />} />
               <Route path="/season" element={<SeasonPlace />} />
@@ -98,15 +103,15 @@ export function App() {
               <Route path="/notebook" element={<NotebookPlace />} />
               <Route path="*" element={<SoonPlace name="Nothing here" tells="no place of that name" />} />
             </Routes>
-          </Suspense>
+          </OnDemand>
         )}
       </main>
       {status === 'ready' && <DueBar />}
       <SaidLine />
       {keysShown && (
-        <Suspense fallback={null}>
+        <OnDemand>
           <KeyList onClose={() => setKeysShown(false)} />
-        </Suspense>
+        </OnDemand>
       )}
     </div>
   )

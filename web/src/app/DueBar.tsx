@@ -11,12 +11,13 @@ import {
   type DueItem,
 } from '@ellop/core'
 import { Button, Dropdown } from 'antd'
-import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react'
+import { lazy, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { dueNow } from '../book/dueNow'
 import { whenIdle } from '../book/whenIdle'
 import { useIsPhone } from './useWidth'
+import { OnDemand } from '../controls/OnDemand'
 
 const ShortWindows = lazy(() => import('../season/ShortWindows'))
 
@@ -102,9 +103,9 @@ export function DueBar() {
           </li>
         ))}
         {idle && (
-          <Suspense fallback={null}>
+          <OnDemand quiet>
             <ShortWindows onShown={setWindowShown} />
-          </Suspense>
+          </OnDemand>
         )}
       </ol>
       {items !== undefined && items.length > shown && (

@@ -41,8 +41,8 @@ export function PathBar() {
           </span>
         </p>
       )}
-      {ready && (
-        <div className="path-end">
+      <div className="path-end">
+        {ready && (
           <span className="path-books">
             <NavLink to="/plants">Plants</NavLink>
             <NavLink to="/books" className="demo-note">
@@ -53,11 +53,11 @@ export function PathBar() {
                   : 'Your book'}
             </NavLink>
           </span>
-          <NavLink to="/ill" className="ill-link">
-            Somebody is ill
-          </NavLink>
-        </div>
-      )}
+        )}
+        <NavLink to="/ill" className="ill-link">
+          Somebody is ill
+        </NavLink>
+      </div>
     </header>
   )
 }

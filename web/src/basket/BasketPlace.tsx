@@ -18,12 +18,13 @@ import {
   type LotState,
 } from '@ellop/core'
 import { Button, Switch } from 'antd'
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useIsPhone } from '../app/useWidth'
 import { useJudgeContext } from '../book/bookStore'
 import { FindBar, LONG_LIST, says } from '../controls/FindBar'
 import { RibbonDrawing } from '../drawing/RibbonDrawing'
+import { OnDemand } from '../controls/OnDemand'
 
 const WeighIn = lazy(() => import('./WeighIn'))
 
@@ -101,9 +102,9 @@ export function BasketPlace() {
         </>
       )}
       {search.get('weigh') !== null && (
-        <Suspense fallback={null}>
+        <OnDemand>
           <WeighIn open onClose={() => setSearch({})} />
-        </Suspense>
+        </OnDemand>
       )}
     </>
   )

@@ -355,7 +355,16 @@ function writerOf({ id }: BookRow) {
 }
 
 function couldNot(fault: unknown): string {
-  return `The book could not be opened: ${fault instanceof Error ? fault.message : String(fault)}. Nothing in it was changed.`
+  return `The browser would not give the book out (${browsersWords(fault as Wrapped)}). Nothing in it was changed.`
+}
+
+interface Wrapped extends Error {
+  readonly inner?: Wrapped | null
+}
+
+/** The store's library wraps what the browser said, and says it again each time; innermost it stands once. */
+function browsersWords({ message, inner }: Wrapped): string {
+  return inner === undefined || inner === null ? message : browsersWords(inner)
 }
 
 function missingFrom(stored: readonly Entry[], wanted: readonly Entry[]): readonly Entry[] {

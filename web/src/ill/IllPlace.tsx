@@ -5,40 +5,26 @@ import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { Field } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { CallNow } from './CallNow'
 
 const SPANS = [
   { value: '72', label: 'last 72 hours' },
   { value: '720', label: 'last 30 days' },
 ] as const
 
-/** If somebody is ill: whom to call, what was eaten, when and by whom, and what it could have been mistaken for. */
-export default function IllPlace() {
+/**
+ * If somebody is ill: whom to call, what was eaten, when and by whom, and what it could have been mistaken for. It comes with
+ * the first of the program, so that it is there when a later part does not come.
+ */
+export function IllPlace() {
   const context = useJudgeContext()
   const log = useBook((book) => book.log)
   const [hours, setHours] = useState<string>('72')
   const report = useMemo(() => illnessReport(log, context.catalogue, context.now, Number(hours)), [log, context, hours])
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
-  const { numbers } = context.book.house
   return (
     <div className="ill">
-      <section className="ill-first">
-        <h1>If somebody is ill</h1>
-        <p className="ill-call">Call now. Do not wait for it to pass, and do not make anybody vomit.</p>
-        <dl className="ill-numbers">
-          <CallNumber title="Emergency" value={numbers?.emergency} />
-          <CallNumber title="Poison centre" value={numbers?.poisonCentre} />
-          <CallNumber title="Doctor" value={numbers?.doctor} />
-        </dl>
-        <p className="ill-keep">
-          <strong>Keep a sample</strong> of everything: leftovers, trimmings, what is in the bin, a picture of the
-          place. Tell them the plant’s scientific name, how much, and when.
-        </p>
-        <p className="ill-name">
-          Say which of these there are: vomiting or diarrhoea and how long after eating; burning or numb mouth; trouble
-          breathing or swallowing; slow, fast or stumbling heart; wide pupils, seeing badly, confusion; fits; no water
-          passed; yellow skin. Some poisons show only after a day or more: feeling better is not being safe.
-        </p>
-      </section>
+      <CallNow numbers={context.book.house.numbers} />
       <div className="ill-acts">
         <Choice label="What was eaten in the" value={hours} onChange={setHours} options={SPANS} />
         <Button size="large" onClick={() => window.print()}>
@@ -86,21 +72,6 @@ export default function IllPlace() {
         <WhoFeelsWhat />
         <Numbers />
       </div>
-    </div>
-  )
-}
-
-function CallNumber({ title, value }: { title: string; value: string | undefined }) {
-  return (
-    <div>
-      <dt>{title}</dt>
-      <dd>
-        {value === undefined || value === '' ? (
-          <em>not entered: look it up now</em>
-        ) : (
-          <a href={`tel:${value}`}>{value}</a>
-        )}
-      </dd>
     </div>
   )
 }

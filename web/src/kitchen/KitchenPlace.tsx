@@ -45,9 +45,11 @@ export default function KitchenPlace() {
           {running.map(({ lot, next, name }) => (
             <li key={lot.id}>
               <Link to={`/lot/${lot.id}`}>
-                <strong>{name}</strong>
+                <span>
+                  <strong>{name}</strong> <small>{lot.code}</small>
+                </span>
                 <span>{next.title}</span>
-                <span className="kitchen-by">
+                <span className={next.by !== null && next.by < now ? 'kitchen-by over' : 'kitchen-by'}>
                   {next.by === null
                     ? ''
                     : `${timeOf(next.by, kitchen?.timeZone ?? 'UTC')} · ${

@@ -11,7 +11,7 @@ import {
   type NowAct,
 } from '@ellop/core'
 import { Button } from 'antd'
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, useMemo, useState } from 'react'
 import { useBook } from '../book/bookStore'
 import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
@@ -23,6 +23,7 @@ import { LeachEstimate } from './LeachEstimate'
 import { LeachForecast } from './LeachForecast'
 import { WayChoice } from './WayChoice'
 import { Refusal } from '../controls/Refusal'
+import { OnDemand } from '../controls/OnDemand'
 
 const WaysCompared = lazy(() => import('./WaysCompared'))
 const LeachPlanner = lazy(() => import('./LeachPlanner'))
@@ -150,7 +151,7 @@ export function BathForm({
         <details className="planner" onToggle={(event) => setPlanning(event.currentTarget.open)}>
           <summary>Which baths serve best</summary>
           {planning && (
-            <Suspense fallback={null}>
+            <OnDemand>
               <LeachPlanner
                 mass_g={lot.mass_g}
                 limit={limit}
@@ -158,7 +159,7 @@ export function BathForm({
                 context={context}
                 onWater={(water_mL) => setWater(String(water_mL))}
               />
-            </Suspense>
+            </OnDemand>
           )}
         </details>
       )}
@@ -166,9 +167,9 @@ export function BathForm({
         <details className="planner" onToggle={(event) => setComparing(event.currentTarget.open)}>
           <summary>The ways on from here, compared</summary>
           {comparing && (
-            <Suspense fallback={null}>
+            <OnDemand>
               <WaysCompared lot={lot} baths={baths} limit={limit} context={context} />
-            </Suspense>
+            </OnDemand>
           )}
         </details>
       )}

@@ -8,8 +8,9 @@ import {
   type TasteForecast,
   type TasteNext,
 } from '@ellop/core'
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { lazy, useEffect, useMemo, useState } from 'react'
 import { askEngine } from '../workers/ask'
+import { OnDemand } from '../controls/OnDemand'
 
 const ForecastChart = lazy(() => import('./ForecastChart'))
 
@@ -72,7 +73,7 @@ export function LeachForecast({
           ({beyond(p10)} to {beyond(p90)} in eight lots of ten; {done} {done === 1 ? 'is' : 'are'} done)
         </span>
       </p>
-      <Suspense fallback={null}>
+      <OnDemand>
         <ForecastChart
           forecast={forecast}
           crumbs={crumbs}
@@ -81,7 +82,7 @@ export function LeachForecast({
           target={limit.tasteAtMost}
           shown={Math.min(asked.maxBaths, Math.max(p90 + 1, limit.least + 2, done + 3))}
         />
-      </Suspense>
+      </OnDemand>
       {!worsened && forecast.surprise < UNLIKELY && (
         <p className="told">
           Such tastes are unlikely from baths like these. Is the meal coarser, the water warmer, a bath not noted? The

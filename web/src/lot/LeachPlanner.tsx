@@ -1,7 +1,8 @@
 import { formatSpan, formatVolume, kitchenAt, tanninChoice, type JudgeContext, type LeachPlan } from '@ellop/core'
 import { Button, Spin } from 'antd'
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, useMemo, useState } from 'react'
 import { useEngine } from '../workers/useEngine'
+import { OnDemand } from '../controls/OnDemand'
 
 const FrontChart = lazy(() => import('./FrontChart'))
 
@@ -71,9 +72,9 @@ export default function LeachPlanner({
           </button>
         ))}
       </div>
-      <Suspense fallback={<Spin />}>
+      <OnDemand waiting={<Spin />}>
         <FrontChart front={front} chosen={plan} onChoose={setChosen} />
-      </Suspense>
+      </OnDemand>
       <p className="forecast-says">
         <strong>{plan.baths}</strong> baths of <strong>{formatVolume(plan.water_mL)}</strong>,{' '}
         {formatSpan(plan.minutes)} each, at {Math.round(plan.temp_C)} °C: {costs(plan, cold)}.

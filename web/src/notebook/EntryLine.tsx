@@ -36,26 +36,23 @@ export const EntryLine = memo(function EntryLine({
         {struck && <span className="tag">struck out</span>}
         {moved && <span className="tag">time changed</span>}
       </span>
-      {!struck && !isAmendment(entry) && (
-        <Button
-          type="text"
-          className="strike-button"
-          aria-label={`Change the time: ${says}`}
-          onClick={() => onRedate(entry)}
-        >
-          Time
-        </Button>
-      )}
-      {!struck && (
-        <Button
-          type="text"
-          className="strike-button"
-          aria-label={`Strike out: ${says}`}
-          onClick={() => onStrike(entry)}
-        >
-          Strike out
-        </Button>
-      )}
+      <span className="entry-acts">
+        {!struck && !isAmendment(entry) && (
+          <Button type="text" aria-label={`Change the time: ${says}`} onClick={() => onRedate(entry)}>
+            Time
+          </Button>
+        )}
+        {!struck && (
+          <Button
+            type="text"
+            className="strike-button"
+            aria-label={`Strike out: ${says}`}
+            onClick={() => onStrike(entry)}
+          >
+            Strike out
+          </Button>
+        )}
+      </span>
     </li>
   )
 })

@@ -11,7 +11,7 @@ import {
   type TasteForecast,
 } from '@ellop/core'
 import { Button, Spin } from 'antd'
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { lazy, useEffect, useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
@@ -21,6 +21,7 @@ import { askEngine } from '../workers/ask'
 import { gameOf, useGames } from './games'
 import { RehearsalEndCard } from './RehearsalEndCard'
 import '../app/rehearsal.css'
+import { OnDemand } from '../controls/OnDemand'
 
 const ForecastChart = lazy(() => import('../lot/ForecastChart'))
 
@@ -266,7 +267,7 @@ function Forecast({
   return (
     <>
       <h3>What the forecast makes of your crumbs</h3>
-      <Suspense fallback={null}>
+      <OnDemand>
         <ForecastChart
           forecast={forecast}
           crumbs={asked.observations}
@@ -275,7 +276,7 @@ function Forecast({
           target={limits.tasteAtMost}
           shown={Math.min(asked.maxBaths, Math.max(forecast.baths.p90 + 1, state.baths.length + 3))}
         />
-      </Suspense>
+      </OnDemand>
       <p className="soft">As if all baths had been like the last.</p>
     </>
   )

@@ -35,7 +35,7 @@ export default function ShortWindows({ onShown }: { onShown: (shown: boolean) =>
           </strong>
           <span>
             {context.book.house.patches[row.patch]?.name ?? row.patch}
-            {` · ${least} to ${most} d`}
+            {` · ${least} to ${most}\u00a0d`}
             {more > 0 && ` · and ${more} more`}
           </span>
         </span>

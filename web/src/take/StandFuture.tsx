@@ -11,9 +11,10 @@ import {
   type Taxon,
 } from '@ellop/core'
 import { Spin } from 'antd'
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, useMemo, useState } from 'react'
 import { Choice } from '../controls/Choice'
 import type { Way } from './StandChart'
+import { OnDemand } from '../controls/OnDemand'
 
 const StandChart = lazy(() => import('./StandChart'))
 
@@ -48,9 +49,9 @@ export default function StandFuture({ taxon, part }: { taxon: Taxon; part: Part 
   return (
     <section className="stand-future">
       <Choice label="Taken every year, for thirty years" options={CHOICES} value={school} onChange={setSchool} />
-      <Suspense fallback={<Spin />}>
+      <OnDemand waiting={<Spin />}>
         <StandChart ways={ways} told={told} />
-      </Suspense>
+      </OnDemand>
       <p>
         {sentence(school)} of the {PIECES[removalOf(part)] ?? 'leaves'} every year: {afterThirty(left)}.{' '}
         {sentence(school)} of the plants dug every year: {afterThirty(dug)}.

@@ -1,7 +1,8 @@
 import type { Part, Taxon } from '@ellop/core'
 import { Spin } from 'antd'
-import { lazy, Suspense, useState } from 'react'
+import { lazy, useState } from 'react'
 import '../app/season.css'
+import { OnDemand } from '../controls/OnDemand'
 
 const StandFuture = lazy(() => import('./StandFuture'))
 
@@ -12,9 +13,9 @@ export function StandReason({ taxon, part, title }: { taxon: Taxon; part: Part; 
     <details className="stand-reason" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>{title}</summary>
       {open && (
-        <Suspense fallback={<Spin />}>
+        <OnDemand waiting={<Spin />}>
           <StandFuture taxon={taxon} part={part} />
-        </Suspense>
+        </OnDemand>
       )}
     </details>
   )
