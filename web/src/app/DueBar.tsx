@@ -77,12 +77,16 @@ export function DueBar() {
               className="clock-button"
               aria-label={`The demonstration’s clock: ${formatDay(now, timeZone)}, ${timeOf(now, timeZone)}. Wind it forward.`}
             >
-              {formatDay(now, timeZone)}, {timeOf(now, timeZone)} ▸
+              <span>
+                <span className="unbroken">{formatDay(now, timeZone)},</span>{' '}
+                <span className="unbroken">{timeOf(now, timeZone)} ▸</span>
+              </span>
             </Button>
           </Dropdown>
         ) : (
           <span className="clock-button">
-            {formatDay(now, timeZone)}, {timeOf(now, timeZone)}
+            <span className="unbroken">{formatDay(now, timeZone)},</span>{' '}
+            <span className="unbroken">{timeOf(now, timeZone)}</span>
           </span>
         )}
       </div>

@@ -1,5 +1,5 @@
 import { boilingPoint, formatTemp, grouped, kitchenAt } from '@ellop/core'
-import { Fragment } from 'react'
+import { Fragment, useEffect, useRef } from 'react'
 import { NavLink, useLocation } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { PLACES } from './places'
@@ -10,6 +10,11 @@ export function PathBar() {
   const ready = useBook(({ status }) => status === 'ready')
   const { pathname } = useLocation()
   const open = useBook(({ book: current }) => current)
+  const path = useRef<HTMLElement>(null)
+  useEffect(() => {
+    // On a phone the path is wider than the screen: the place one stands in is to be seen on it.
+    path.current?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [pathname, ready])
   const kitchen = ready ? kitchenAt(book.house, now) : undefined
   return (
     <header className="path-bar">
@@ -17,7 +22,7 @@ export function PathBar() {
         <img src="/mark.svg" alt="" width={30} height={30} />
         Ellop
       </NavLink>
-      <nav aria-label="Places" className="path">
+      <nav aria-label="Places" className="path" ref={path}>
         {PLACES.map(({ path, name }, index) => (
           <Fragment key={path}>
             {index > 0 && <span className="path-dots" aria-hidden="true" />}
