@@ -12,7 +12,10 @@ function writeAll(descriptor: number, text: string): void {
     try {
       rest = rest.subarray(writeSync(descriptor, rest))
     } catch (fault) {
-      if ((fault as NodeJS.ErrnoException).code !== 'EAGAIN') throw fault
+      const { code } = fault as NodeJS.ErrnoException
+      // Whoever read it has seen enough.
+      if (code === 'EPIPE') return
+      if (code !== 'EAGAIN') throw fault
     }
   }
 }

@@ -5,7 +5,8 @@ import { judge } from '../gates/judge'
 import { addEntries } from '../log/fold'
 import type { Saying } from '../log/stamp'
 import { chance } from '../quantity/chance'
-import { plan, type Plan, type PlanInput } from '../treatment/plan'
+import { plan } from '../treatment/plan'
+import type { Plan, PlanInput } from '../treatment/planTypes'
 import { CLEAN, Pen } from './pen'
 
 /** One part at one stage, by one school, for one goal. */

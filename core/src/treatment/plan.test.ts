@@ -5,7 +5,8 @@ import { GOALS } from '../flora/taxon'
 import { PARTS, STAGES } from '../flora/vocabulary'
 import { planBlanch, RECOVERY_s } from './blanchPlan'
 import { limitHere, missedBy } from './limit'
-import { plan, type PlanInput } from './plan'
+import { plan } from './plan'
+import type { PlanInput } from './planTypes'
 
 const HUT = { elevation_m: 1180, power_W: 2200, efficiency: 0.55, pots_mL: [8000], waterTemp_C: 9 }
 const ask = (over: Partial<PlanInput> = {}) =>

@@ -1,0 +1,73 @@
+import type { Goal } from '../flora/taxon'
+import type { Part, Sensitivity, Stage } from '../flora/vocabulary'
+import type { Range } from '../quantity/range'
+
+export interface PlanInput {
+  readonly taxon: string
+  readonly part?: Part
+  readonly stage?: Stage
+  /** Trimmed, as it goes into the treatment. */
+  readonly mass_g: number
+  readonly goal: Goal
+  readonly storage?: 'none' | 'room' | 'chilled' | 'frozen'
+  readonly perDay_g?: number
+  readonly eaters?: readonly PlanEater[]
+  readonly kitchen?: PlanKitchen
+  readonly school?: string
+}
+
+export interface PlanEater {
+  readonly kind: 'adult' | 'child' | 'infant'
+  readonly sensitivities?: readonly Sensitivity[]
+}
+
+export interface PlanKitchen {
+  readonly elevation_m?: number
+  readonly power_W?: number
+  readonly efficiency?: number
+  readonly pots_mL?: readonly number[]
+  readonly water_mL?: number
+  readonly waterTemp_C?: number
+  readonly fuel_kWh?: number
+  readonly ice_g?: number
+  readonly washWater?: 'safe' | 'germs' | 'chemicals'
+}
+
+export interface PlanReason {
+  readonly about: string
+  readonly text: string
+}
+
+export interface PlannedStep {
+  readonly op: string
+  readonly minutes?: number
+  readonly temp_C?: number
+  readonly water_mL?: number
+  readonly critical: boolean
+  readonly control: readonly string[]
+  readonly limit?: string
+  readonly check?: string
+  readonly ice_g?: number
+  /** Discard, or may be kept by ground and eater. */
+  readonly water?: 'discard' | 'may-keep'
+  readonly loads?: {
+    readonly count: number
+    readonly load_g: number
+    readonly recovery_s: number
+    readonly toBoil_min: number
+    readonly fillings: number
+  }
+  readonly fuel_kWh?: number
+  /** For a taste-ended leach: the least number of baths, and the water of each. */
+  readonly baths?: { readonly least: number; readonly each_mL?: number }
+}
+
+export interface Plan {
+  readonly verdict: 'allow' | 'conditional' | 'refuse'
+  readonly reasons: readonly PlanReason[]
+  readonly steps: readonly PlannedStep[]
+  readonly yield_g?: Range
+  readonly instead?: string
+  readonly way?: string
+  readonly otherWays?: readonly { readonly name: string; readonly standing: string; readonly why: string }[]
+}
