@@ -181,7 +181,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
   'tell-seen': {
     ...LOT,
     character: text(),
-    answer: Joi.string().valid('seen', 'not-visible', 'could-not-tell'),
+    answer: Joi.string().valid('seen', 'not-visible', 'could-not-tell', 'lay-about'),
     states: Joi.array().items(text()).max(20).unique(),
   },
   'certain-attested': {

@@ -64,6 +64,11 @@ export const CHARACTERS: Readonly<Record<string, CharacterDef>> = {
   habitatSeen: character('Where it grows', 'What sort of place is this?', 'habitat', 'look', HABITATS.join(', ')),
 } // prettier-ignore
 
+/** Characters of what a plant sheds: found on the ground it may be the neighbour's. */
+export const FALLS: readonly string[] = [
+  'fruit', 'fruitColour', 'fruitTip', 'cone', 'needleSection', 'leafType', 'leafShape', 'leafMargin', 'bark',
+] // prettier-ignore
+
 /** The parts of a plant that can be food, in the words of the vocabulary. */
 export const PARTS = [
   'leaf', 'leafy-top', 'shoot', 'stem', 'midrib', 'flower', 'flower-bud', 'pollen', 'fruit', 'seed', 'nut', 'root',

@@ -3,7 +3,8 @@ import type { Taxon } from '../flora/taxon'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { isHarmful, type Clearance as WholeClearance } from '../identity/clear'
 import { carriedOver } from '../identity/carriedOver'
-import { lotContradictions, lotJudged, meetingDays } from '../identity/lotTells'
+import { familyMarks, familyText, familyTold } from '../identity/familyMarks'
+import { countingTells, lotContradictions, lotJudged, meetingDays, shownLater } from '../identity/lotTells'
 import { kinOf } from '../lot/kin'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { formatList } from '../quantity/format'
@@ -50,8 +51,10 @@ function pickingIdentity(lot: LotState, context: JudgeContext): Finding {
   const carried = told ? undefined : carriedOver(lot, taxon, context)
   const ajar = [
     ...(strayPending(lot) ? [STRAY] : []),
-    ...(carried === undefined ? missingReasons(clearance, lot) : []),
+    ...(carried === undefined ? missingReasons(clearance, lot, taxon, context) : []),
     ...(carried === undefined ? standingReasons(clearance, taxon, context) : carried.due),
+    ...(carried === undefined ? familyReasons(lot, taxon, context) : []),
+    ...lyingReasons(lot, taxon),
     ...meetingReasons(clearance, taxon, context),
     ...(lot.attestedAt === null ? ['You have not yet said that you are certain.'] : []),
     ...mixedReasons(lot),
@@ -125,7 +128,7 @@ function contradictionReasons(contradictions: Clearance['contradictions'], taxon
   )
 }
 
-function missingReasons({ missing }: Clearance, lot: LotState): readonly string[] {
+function missingReasons({ missing }: Clearance, lot: LotState, taxon: Taxon, context: JudgeContext): readonly string[] {
   if (missing.length === 0) return []
   const late = lot.firstCutAt !== null
   const what = formatList(missing.map((character) => label(character).toLowerCase()))
@@ -133,7 +136,32 @@ function missingReasons({ missing }: Clearance, lot: LotState): readonly string[
     late
       ? `Not seen before it was cut: ${what}. What is noted after the cutting does not count.`
       : `Still to be looked at: ${what}.`,
+    ...shownLater(missing, lot, taxon, context).map(
+      ({ character, seasons }) =>
+        `${label(character)} shows in ${formatList(seasons)}: without it this plant is not told.`,
+    ),
   ]
+}
+
+/** A family that is mostly poisonous is held to more marks than its plant's own tells, and no smell is one. */
+function familyReasons(lot: LotState, taxon: Taxon, context: JudgeContext): readonly string[] {
+  const marks = familyMarks(lot, taxon, context)
+  return marks === undefined || familyTold(marks) ? [] : [familyText(marks)]
+}
+
+/** What lay about and is not this plant's: another stands near, or it was never this one. */
+function lyingReasons(lot: LotState, taxon: Taxon): readonly string[] {
+  const seen = countingTells(lot).flatMap(({ answer, character }) => (answer === 'seen' ? [character] : []))
+  return countingTells(lot).flatMap(({ answer, character, states }) => {
+    const shown = taxon.characters[character]
+    if (answer !== 'lay-about' || shown === undefined || seen.includes(character)) return []
+    const others = states.filter((state) => !shown.includes(state))
+    return others.length === 0
+      ? []
+      : [
+          `${label(character)} lying there (${formatList(others.map(plainWords))}) is not of ${commonName(taxon)}: look for one on the plant, and whether another kind stands near.`,
+        ]
+  })
 }
 
 /** Listed doubles and the worst of the rest by name; the others counted. */

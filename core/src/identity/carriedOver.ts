@@ -7,6 +7,7 @@ import { kinOf } from '../lot/kin'
 import type { LotState, WeighIn } from '../lot/lotState'
 import { addDays, dayOf, type Instant } from '../quantity/instant'
 import { isHarmful } from './clear'
+import { familyMarks, familyTold } from './familyMarks'
 import { countingTells, lotJudged } from './lotTells'
 
 const LONGEST_YEAR_days = 367
@@ -51,7 +52,13 @@ export function carriedOver(
   if (lot.strays.reportedAt !== null) return undefined
   const shown = same.findLast((other) => {
     const { missing, standing, contradictions } = lotJudged(other, taxon, context)
-    return other.attestedAt !== null && missing.length === 0 && contradictions.length === 0 && !standing.some(isHarmful)
+    return (
+      other.attestedAt !== null &&
+      missing.length === 0 &&
+      contradictions.length === 0 &&
+      !standing.some(isHarmful) &&
+      familyTold(familyMarks(other, taxon, context))
+    )
   })
   if (shown === undefined) return undefined
   const live = [...same, lot].some(

@@ -1,8 +1,10 @@
 import type { Catalogue } from '../flora/catalogue'
-import type { Taxon } from '../flora/taxon'
+import type { Season, Taxon } from '../flora/taxon'
+import { plainWords } from '../flora/vocabulary'
 import type { BookState } from '../log/fold'
 import { kitchenAt, type HouseState } from '../log/houseState'
 import type { LotState, TellFact } from '../lot/lotState'
+import { formatList } from '../quantity/format'
 import { dayOf, type Instant } from '../quantity/instant'
 import { removalOf } from '../take/removal'
 import { clear, contradictionsOf, judgeTells, seasonOf, type Clearance, type Observation } from './clear'
@@ -48,7 +50,8 @@ export function lotContradictions(lot: LotState, taxon: Taxon, context: Moment):
   return contradictionsOf(taxon, lotObservation(lot, taxon, context).observed)
 }
 
-function lotObservation(lot: LotState, taxon: Taxon, context: Moment): Observation {
+/** What was seen of a lot before it was first cut, as far as it counts: what only lay about was looked at and counts for nothing. */
+export function lotObservation(lot: LotState, taxon: Taxon, context: Moment): Observation {
   const tells = countingTells(lot)
   const observed: Record<string, readonly string[]> = {}
   // Two notes of one character are two looks at the stand: every state ever noted counts until it is struck out.
@@ -76,6 +79,31 @@ function standsAlone({ stand, weighedIn }: LotState): boolean {
 export function countingTells(lot: LotState): readonly TellFact[] {
   const { firstCutAt } = lot
   return firstCutAt === null ? lot.tells : lot.tells.filter(({ at }) => at < firstCutAt)
+}
+
+/** Characters that do not show in the season of the picking, and when they do. */
+export function shownLater(
+  characters: readonly string[],
+  lot: LotState,
+  taxon: Taxon,
+  context: Moment,
+): readonly { readonly character: string; readonly seasons: readonly Season[] }[] {
+  const { season } = lotObservation(lot, taxon, context)
+  return characters.flatMap((character) => {
+    const seasons = taxon.visible[character]
+    return season === undefined || seasons === undefined || seasons.includes(season) ? [] : [{ character, seasons }]
+  })
+}
+
+/** What was answered, in words. */
+export function tellWords({ answer, states }: Pick<TellFact, 'answer' | 'states'>): string {
+  const seen = formatList(states.map(plainWords))
+  return {
+    seen,
+    'lay-about': `${seen}, lying about: it counts for nothing by itself`,
+    'not-visible': 'not to be seen now',
+    'could-not-tell': 'could not tell',
+  }[answer]
 }
 
 /** One empty list, so that its days are kept too. */

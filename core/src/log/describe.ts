@@ -1,5 +1,6 @@
 import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
+import { tellWords } from '../identity/lotTells'
 import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, grouped } from '../quantity/format'
 import { formatDay, timeOf, type Instant } from '../quantity/instant'
 import { instrument } from '../instruments/instruments'
@@ -103,8 +104,7 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       return `${entry.counted === undefined ? 'Weighed in' : `Counted ${entry.counted}, about`} ${formatMass(entry.mass_g)} of ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.part)}, ${plainWords(entry.stage)}) from ${book.house.patches[entry.patch]?.name ?? entry.patch}.`
     case 'tell-seen': {
       const label = CHARACTERS[entry.character]?.label ?? entry.character
-      if (entry.answer === 'seen') return `${label}: ${formatList(entry.states.map(plainWords))}.`
-      return `${label}: ${entry.answer === 'not-visible' ? 'not to be seen now' : 'could not tell'}.`
+      return `${label}: ${tellWords(entry)}.`
     }
     case 'certain-attested':
       return `Certain of the plant${entry.stand === undefined ? '' : entry.stand.mixed ? `, ${formatCount(entry.stand.stemsSeen, 'stem')} of a mixed stand looked at` : ', nothing else among it'}.`

@@ -1,6 +1,6 @@
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
 import { refuseOwnPlant } from '../flora/own'
-import { CHARACTERS, plainWords, type Part } from '../flora/vocabulary'
+import { CHARACTERS, FALLS, plainWords, type Part } from '../flora/vocabulary'
 import { shutFor, type Act } from '../gates/acts'
 import { judge, packAsLot, type Intent } from '../gates/judge'
 import { neverReason } from '../gates/sort'
@@ -292,7 +292,10 @@ function checkLotEntry(
       const wrong = entry.states.find((state) => !CHARACTERS[entry.character]?.states.includes(state))
       if (CHARACTERS[entry.character] === undefined)
         return no('character', `${entry.character} is not a character that can be looked at.`)
-      if (entry.answer === 'seen' && entry.states.length === 0) return no('states', 'Say what you saw.')
+      if ((entry.answer === 'seen' || entry.answer === 'lay-about') && entry.states.length === 0)
+        return no('states', 'Say what you saw.')
+      if (entry.answer === 'lay-about' && !FALLS.includes(entry.character))
+        return no('answer', 'Only what a plant sheds can lie about.')
       return wrong === undefined ? OK : no('states', `${plainWords(wrong)} is not a state of this character.`)
     }
     case 'stand-counted':

@@ -4,7 +4,8 @@ import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { identityGate } from '../gates/identity'
 import { carriedOver } from '../identity/carriedOver'
 import { isHarmful } from '../identity/clear'
-import { countingTells, lotClearance } from '../identity/lotTells'
+import { familyMarks, familyText, familyTold } from '../identity/familyMarks'
+import { countingTells, lotClearance, shownLater } from '../identity/lotTells'
 import { stoodSince, STANDS_AT_MOST_MINUTES } from '../keep/storage'
 import { storedAs } from '../gates/keep'
 import type { JudgeContext } from '../gates/verdict'
@@ -188,36 +189,44 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
   const clearance = lotClearance(lot, taxon, context)
   const carried = carriedOver(lot, taxon, context)
   const asked = new Set(countingTells(lot).map(({ character }) => character))
-  const next = clearance.next.find(
+  const marks = carried === undefined ? familyMarks(lot, taxon, context) : undefined
+  const untold = clearance.missing.length > 0 || clearance.standing.some(isHarmful)
+  const needed = carried === undefined ? untold || !familyTold(marks) : carried.due.length > 0
+  const worth = clearance.next.find(
     ({ character }) => !asked.has(character) && (carried === undefined || taxon.keyCharacters.includes(character)),
   )
-  const needed =
-    carried === undefined ? clearance.missing.length > 0 || clearance.standing.some(isHarmful) : carried.due.length > 0
-  if (needed && next !== undefined && lot.firstCutAt === null) {
-    const def = CHARACTERS[next.character]
-    const harmful = next.rulesOut.filter((name) =>
-      clearance.standing.some((each) => each.taxon === name && isHarmful(each)),
-    )
-    const listed = new Set(taxon.lookalikes.map(({ scientificName }) => scientificName))
-    const names = harmful
-      .toSorted((a, b) => Number(listed.has(b)) - Number(listed.has(a)))
-      .map((name) => findTaxon(context.catalogue, name))
-      .flatMap((each) => (each === undefined ? [] : [commonName(each).toLowerCase()]))
-    return {
-      act: { kind: 'look', character: next.character, rulesOut: next.rulesOut },
-      title: def?.ask ?? next.character,
-      detail:
+  // What only the family asks for comes after what the plant's own telling asks for.
+  const mark = untold || carried !== undefined ? undefined : marks?.open[0]
+  if (needed && lot.firstCutAt === null) {
+    if (mark !== undefined && marks !== undefined) return look(mark, [], familyText(marks))
+    if (worth !== undefined && (untold || carried !== undefined)) {
+      const harmful = worth.rulesOut.filter((name) =>
+        clearance.standing.some((each) => each.taxon === name && isHarmful(each)),
+      )
+      const listed = new Set(taxon.lookalikes.map(({ scientificName }) => scientificName))
+      const names = harmful
+        .toSorted((a, b) => Number(listed.has(b)) - Number(listed.has(a)))
+        .map((name) => findTaxon(context.catalogue, name))
+        .flatMap((each) => (each === undefined ? [] : [commonName(each).toLowerCase()]))
+      return look(
+        worth.character,
+        worth.rulesOut,
         carried === undefined
           ? rulesOutText(names)
           : `Known from this patch (lot ${carried.fromCode}): one tell is looked at live each day.`,
-      otherwise: 'Identity stays shut, and nothing goes on.',
+      )
     }
   }
   if (needed)
     return {
       act: { kind: 'stop' },
       title: 'It cannot be cleared',
-      detail: 'What would settle it cannot be seen on this lot any more. Set it aside; look again at the patch.',
+      detail: [
+        'What would settle it cannot be seen on this lot any more. Set it aside; look again at the patch.',
+        ...shownLater(clearance.missing, lot, taxon, context).map(
+          ({ character, seasons }) => `${CHARACTERS[character]?.label ?? character} shows in ${formatList(seasons)}.`,
+        ),
+      ].join(' '),
       otherwise: '',
     }
   if (lot.attestedAt === null)
@@ -232,6 +241,16 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
     title: 'Meet it more often first',
     detail: `You have not yet met ${commonName(taxon)} on enough days. Write down each day you meet it and are sure.`,
     otherwise: 'Leave this one.',
+  }
+}
+
+/** A tell to look at. */
+function look(character: string, rulesOut: readonly string[], detail: string): Omit<DoNow, 'by'> {
+  return {
+    act: { kind: 'look', character, rulesOut },
+    title: CHARACTERS[character]?.ask ?? character,
+    detail,
+    otherwise: 'Identity stays shut, and nothing goes on.',
   }
 }
 

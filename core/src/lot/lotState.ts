@@ -117,7 +117,8 @@ export interface TellFact {
   readonly entry: EntryId
   readonly at: Instant
   readonly character: string
-  readonly answer: 'seen' | 'not-visible' | 'could-not-tell'
+  /** `lay-about`: seen, but on the ground and not on the plant. It may have come from the neighbour. */
+  readonly answer: 'seen' | 'not-visible' | 'could-not-tell' | 'lay-about'
   readonly states: readonly string[]
 }
 

@@ -3,7 +3,7 @@ import {
   formatDay,
   GATE_NAMES,
   kitchenAt,
-  plainWords,
+  tellWords,
   timeOf,
   type GateView,
   type JudgeContext,
@@ -51,13 +51,7 @@ export function GatesTab({
             {lot.tells.map(({ entry, character, answer, states, at }) => (
               <tr key={entry}>
                 <th scope="row">{CHARACTERS[character]?.label ?? character}</th>
-                <td>
-                  {answer === 'seen'
-                    ? states.map(plainWords).join(', ')
-                    : answer === 'not-visible'
-                      ? 'not to be seen now'
-                      : 'could not tell'}
-                </td>
+                <td>{tellWords({ answer, states })}</td>
                 <td>
                   {formatDay(at, timeZone)}, {timeOf(at, timeZone)}
                 </td>

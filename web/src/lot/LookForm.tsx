@@ -2,12 +2,14 @@ import {
   CHARACTERS,
   clear,
   commonName,
+  FALLS,
   findTaxon,
   lotClearance,
   plainWords,
   requireTaxon,
   type JudgeContext,
   type LotState,
+  type TellFact,
 } from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
@@ -34,8 +36,14 @@ export function LookForm({
   const states = CHARACTERS[character]?.states ?? []
   const toggle = (state: string) =>
     setSeen(seen.includes(state) ? seen.filter((each) => each !== state) : [...seen, state])
-  const answer = (kind: 'seen' | 'not-visible' | 'could-not-tell') =>
-    void write({ type: 'tell-seen', lot: lot.id, character, answer: kind, states: kind === 'seen' ? seen : [] })
+  const answer = (kind: TellFact['answer']) =>
+    void write({
+      type: 'tell-seen',
+      lot: lot.id,
+      character,
+      answer: kind,
+      states: kind === 'seen' || kind === 'lay-about' ? seen : [],
+    })
   const smell = character === 'crushedScent'
   return (
     <div className="look">
@@ -68,6 +76,11 @@ export function LookForm({
         <Button type="primary" size="large" disabled={seen.length === 0} onClick={() => answer('seen')}>
           {seen.length > 1 ? 'I see all of these in it' : 'That is what I see'}
         </Button>
+        {FALLS.includes(character) && (
+          <Button size="large" disabled={seen.length === 0} onClick={() => answer('lay-about')}>
+            It only lay on the ground
+          </Button>
+        )}
         <Button size="large" onClick={() => answer('not-visible')}>
           Not to be seen now
         </Button>

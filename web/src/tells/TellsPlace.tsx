@@ -2,6 +2,8 @@ import {
   CHARACTERS,
   commonName,
   countingTells,
+  familyMarks,
+  familyTold,
   findTaxon,
   formatCount,
   gateViews,
@@ -41,9 +43,10 @@ export default function TellsPlace() {
   const observed: Record<string, readonly string[]> = {}
   for (const { character, answer, states } of countingTells(lot))
     if (answer === 'seen') observed[character] = [...new Set([...(observed[character] ?? []), ...states])]
-  const next = clearance.next[0]?.character
+  const marks = familyMarks(lot, taxon, context)
   const told = clearance.missing.length === 0 && !clearance.standing.some(isHarmful)
-  const asking = gate?.state === 'ajar' && next !== undefined && !told
+  const next = told ? (familyTold(marks) ? undefined : marks?.open[0]) : clearance.next[0]?.character
+  const asking = gate?.state === 'ajar' && next !== undefined
   const rivals = rivalsOf(taxon, clearance, context.catalogue)
   return (
     <div className="tells">

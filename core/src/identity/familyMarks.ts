@@ -1,0 +1,65 @@
+import type { Catalogue } from '../flora/catalogue'
+import { FAMILY_FLAGS, type FamilyFlag } from '../flora/families'
+import type { Taxon } from '../flora/taxon'
+import { CHARACTERS } from '../flora/vocabulary'
+import type { BookState } from '../log/fold'
+import type { LotState } from '../lot/lotState'
+import type { Instant } from '../quantity/instant'
+import { lotObservation } from './lotTells'
+
+/** How far the marks have come that a family is held to. */
+export interface FamilyMarks extends FamilyFlag {
+  /** Independent marks seen on this lot that fit. */
+  readonly seen: number
+  /** What could still be looked at in this season without harm to the plant, easiest first. */
+  readonly open: readonly string[]
+}
+
+/** Nothing that is liked by nose or tongue counts, nor where it grows. */
+const NOT_A_MARK = ['crushedScent', 'taste', 'habitatSeen']
+
+/**
+ * The marks seen of a plant whose family is mostly poisonous, whatever its own tells say; undefined for other families.
+ * Characters of one group are one mark, as when a plant is ruled out. What speaks against the plant counts for nothing here.
+ */
+export function familyMarks(
+  lot: LotState,
+  taxon: Taxon,
+  context: { readonly book: BookState; readonly catalogue: Catalogue; readonly now: Instant },
+): FamilyMarks | undefined {
+  const flag = FAMILY_FLAGS[taxon.family]
+  if (flag === undefined) return undefined
+  const { observed, notVisible, season } = lotObservation(lot, taxon, context)
+  const shown = (character: string) => taxon.characters[character] ?? []
+  const marks = Object.keys(taxon.characters).filter((character) => !NOT_A_MARK.includes(character))
+  const fits = marks.filter((character) => {
+    const states = observed[character] ?? []
+    return states.length > 0 && states.every((state) => shown(character).includes(state))
+  })
+  const groups = new Set(fits.map(groupOf))
+  const open = marks.filter(
+    (character) =>
+      observed[character] === undefined &&
+      !(notVisible ?? []).includes(character) &&
+      !groups.has(groupOf(character)) &&
+      ['look', 'handle'].includes(CHARACTERS[character]?.cost ?? '') &&
+      (season === undefined || (taxon.visible[character]?.includes(season) ?? true)),
+  )
+  return { ...flag, seen: groups.size, open: open.toSorted((a, b) => ease(a) - ease(b)) }
+}
+
+/** Whether what its family is held to is seen; of other families always. */
+export function familyTold(marks: FamilyMarks | undefined): boolean {
+  return marks === undefined || marks.seen >= marks.marks
+}
+
+/** What the family is held to, and how far it has come, in a sentence. */
+export function familyText({ name, says, marks, seen }: FamilyMarks): string {
+  return `The ${name} ${says}: ${marks} independent marks beside smell and taste are wanted, and ${seen} ${seen === 1 ? 'is' : 'are'} seen.`
+}
+
+function groupOf(character: string): string {
+  return CHARACTERS[character]?.group ?? character
+}
+
+const ease = (character: string) => (CHARACTERS[character]?.cost === 'look' ? 0 : 1)
