@@ -64,6 +64,16 @@ test('an outing is planned on the desk, done on a phone with the network cut, an
     await limp.getByRole('button', { name: 'Note it' }).click()
     await expect(page.locator('.said', { hasText: 'Noted' })).toBeVisible()
 
+    // Standing still on the way home: all that is here, and how it stands.
+    await page.goto('/patch/beck-wall')
+    await page.getByRole('button', { name: 'What is here now' }).click()
+    const here = page.getByRole('group', { name: 'Nettle leafy top is', exact: true })
+    await expect(page.getByRole('button', { name: 'Say how something stands' })).toBeDisabled()
+    await here.getByText('not enough', { exact: true }).click()
+    await page.getByRole('button', { name: 'Note this stop (1)' }).click()
+    await expect(page.locator('.found tr', { hasText: 'Nettle' })).toContainText('not enoughtoday')
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto('/basket')
     await expect(page.locator('main')).toContainText(code)

@@ -70,6 +70,7 @@ export * from './season/window'
 // Going out
 export * from './outing/effort'
 export * from './outing/outing'
+export * from './outing/stops'
 export * from './outing/field'
 
 // Ground, take, treatment, store, table

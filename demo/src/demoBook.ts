@@ -24,6 +24,7 @@ export function makeDemoBook(): readonly Entry[] {
   yesterdayEvening(pen)
   thisMorning(pen)
   otherPlantsThisSpring(pen)
+  stops(pen)
   return pen.entries()
 }
 
@@ -117,6 +118,27 @@ function meetings({ write }: Pen): void {
   met('2026-06-21T18:00:00.000Z', SMALL_NETTLE, 'young')
   met('2026-08-02T18:00:00.000Z', SMALL_NETTLE, 'flowering')
   met('2027-05-01T16:40:00.000Z', SMALL_NETTLE, 'young')
+}
+
+/** Looked round on the way past, with nothing cut. */
+function stops({ write }: Pen): void {
+  write('2027-05-14T17:20:00.000Z', {
+    type: 'stop-noted',
+    patch: 'north-wood',
+    finds: [
+      { taxon: NETTLE, part: 'leafy-top', state: 'ready' },
+      { taxon: 'Allium ursinum', part: 'leaf', state: 'past' },
+      { taxon: 'Allium ursinum', part: 'flower', state: 'ready' },
+    ],
+  })
+  write('2027-05-15T07:40:00.000Z', {
+    type: 'stop-noted',
+    patch: 'lane-hedge',
+    finds: [
+      { taxon: 'Sambucus nigra', part: 'flower', state: 'too-early' },
+      { taxon: 'Urtica dioica', part: 'leafy-top', state: 'not-enough' },
+    ],
+  })
 }
 
 /** A lot from weighing in to sorting, with the tells that clear it; picked at twenty to the hour given. */

@@ -6,7 +6,7 @@ import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'
 import { ACCESS, PAST_USES, SOIL_METALS, UPSTREAM, VIGOURS, WATERS } from '../ground/facts'
 import { GROUND_SCHOOLS } from '../ground/schools'
 import type { Entry, EntryType } from '../log/entries'
-import { GIFTS } from '../log/houseState'
+import { FIND_STATES, GIFTS } from '../log/houseState'
 import { INGREDIENTS, LOOKS, READINGS } from '../lot/lotState'
 import { check, type Checked } from './check'
 import {
@@ -164,6 +164,14 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     what: Joi.string().valid(...GIFTS),
     taxon: text().optional(),
     count: nullable(count()),
+  },
+  'stop-noted': {
+    ...BASE,
+    patch: id(),
+    finds: Joi.array()
+      .items(strictObject({ taxon: text(), part: part(), state: Joi.string().valid(...FIND_STATES) }))
+      .min(1)
+      .max(60),
   },
   'weighed-in': {
     ...LOT,

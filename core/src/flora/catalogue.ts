@@ -56,6 +56,11 @@ export function findUse(taxon: Taxon, part: Part, stage: Stage): Use | undefined
   return uses.find((use) => use.verdict === 'never') ?? uses[0]
 }
 
+/** The name a cook would say first, as it stands inside a sentence: `nettle`, `Norway spruce`. */
+export function nameInText(taxon: Taxon): string {
+  return taxon.commonNames.en[0] ?? taxon.scientificName
+}
+
 /** The name a cook would say first, and the part: `Nettle tops`. */
 export function commonName(taxon: Taxon): string {
   const name = taxon.commonNames.en[0] ?? taxon.scientificName

@@ -1,6 +1,6 @@
 import { isHarmful, judgeTells } from '../identity/clear'
 import { formatList } from '../quantity/format'
-import { commonName, findTaxon, type Catalogue } from './catalogue'
+import { commonName, nameInText, findTaxon, type Catalogue } from './catalogue'
 import type { Protocol, Taxon, Use } from './taxon'
 import { CHARACTERS, type Part, type Stage } from './vocabulary'
 
@@ -80,7 +80,7 @@ function notTold(own: OwnPlant, catalogue: Catalogue): ReturnType<typeof refuseO
   if (standing.length === 0) return undefined
   const named = standing.slice(0, 3).map(({ taxon }) => {
     const other = findTaxon(catalogue, taxon)
-    return other === undefined ? taxon : commonName(other).toLowerCase()
+    return other === undefined ? taxon : nameInText(other)
   })
   const more = standing.length - named.length
   return {

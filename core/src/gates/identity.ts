@@ -1,4 +1,4 @@
-import { commonName, findTaxon } from '../flora/catalogue'
+import { commonName, nameInText, findTaxon } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { isHarmful, type Clearance as WholeClearance } from '../identity/clear'
@@ -124,7 +124,7 @@ function strayPending({ strays: { reportedAt, sortedAt } }: LotState): boolean {
 function contradictionReasons(contradictions: Clearance['contradictions'], taxon: Taxon): readonly string[] {
   return contradictions.map(
     ({ character, observed, expected }) =>
-      `${label(character)}: you saw ${formatList(observed.map(plainWords))}; ${commonName(taxon)} has ${formatList(expected.map(plainWords))}. It is not this plant, or not only this plant.`,
+      `${label(character)}: you saw ${formatList(observed.map(plainWords))}; ${nameInText(taxon)} has ${formatList(expected.map(plainWords))}. It is not this plant, or not only this plant.`,
   )
 }
 
@@ -159,7 +159,7 @@ function lyingReasons(lot: LotState, taxon: Taxon): readonly string[] {
     return others.length === 0
       ? []
       : [
-          `${label(character)} lying there (${formatList(others.map(plainWords))}) is not of ${commonName(taxon)}: look for one on the plant, and whether another kind stands near.`,
+          `${label(character)} lying there (${formatList(others.map(plainWords))}) is not of ${nameInText(taxon)}: look for one on the plant, and whether another kind stands near.`,
         ]
   })
 }
@@ -183,7 +183,7 @@ function standingReasons({ standing }: Clearance, claimed: Taxon, { catalogue }:
 function meetingReasons({ encountersNeeded }: Clearance, taxon: Taxon, context: JudgeContext): readonly string[] {
   const met = meetingDays(taxon, context)
   return met < encountersNeeded
-    ? [`You have met ${commonName(taxon)} on ${met} of the ${encountersNeeded} days it takes before eating it.`]
+    ? [`You have met ${nameInText(taxon)} on ${met} of the ${encountersNeeded} days it takes before eating it.`]
     : []
 }
 

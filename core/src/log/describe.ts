@@ -1,4 +1,4 @@
-import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
+import { nameInText, findTaxon, type Catalogue } from '../flora/catalogue'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { tellWords } from '../identity/lotTells'
 import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, grouped } from '../quantity/format'
@@ -38,6 +38,8 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `Planned an outing on ${entry.day}: ${formatList([...new Set(entry.wishes.map(({ taxon }) => nameOf(taxon, catalogue)))])}, for ${formatCount(entry.plates, 'plate')}.`
     case 'gave-back':
       return `Gave back to ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${plainWords(entry.what)}${entry.count === null ? '' : ` (${entry.count})`}${entry.taxon === undefined ? '' : `, ${nameOf(entry.taxon, catalogue)}`}.`
+    case 'stop-noted':
+      return `Stopped at ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${formatList(entry.finds.map(({ taxon, part, state }) => `${nameOf(taxon, catalogue)} ${plainWords(part)} ${plainWords(state)}`))}.`
     case 'struck':
       return `Struck out: ${entry.why}.`
     case 'redated':
@@ -163,7 +165,7 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
 
 function nameOf(taxon: string, catalogue: Catalogue): string {
   const record = findTaxon(catalogue, taxon)
-  return record === undefined ? taxon : commonName(record).toLowerCase()
+  return record === undefined ? taxon : nameInText(record)
 }
 
 function unknownEntry(entry: never): never {

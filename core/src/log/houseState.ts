@@ -18,6 +18,8 @@ export interface HouseState {
   readonly meetings: Readonly<Record<string, readonly Meeting[]>>
   /** What was given back, by patch. */
   readonly gifts: Readonly<Record<PatchId, readonly Gift[]>>
+  /** Stops at a patch, with all that was named there, oldest first. */
+  readonly stops: Readonly<Record<PatchId, readonly Stop[]>>
   /** Plants that the cook put on record, by scientific name. */
   readonly ownPlants: Readonly<Record<string, OwnPlant>>
   readonly outings: Readonly<Record<string, OutingFact>>
@@ -72,6 +74,22 @@ export interface Gift {
   readonly taxon?: string
   /** How many, where that was counted. */
   readonly count: number | null
+}
+
+/** How something stands that was found. */
+export const FIND_STATES = ['ready', 'too-early', 'not-enough', 'past', 'unsure'] as const
+
+/** One kind of thing found at a stop. */
+export interface Find {
+  readonly taxon: string
+  readonly part: Part
+  readonly state: (typeof FIND_STATES)[number]
+}
+
+/** What was named at one stop. */
+export interface Stop {
+  readonly at: Instant
+  readonly finds: readonly Find[]
 }
 
 /** Something that came out later about a patch, a lot or a pack. */
@@ -137,6 +155,7 @@ export const EMPTY_HOUSE: HouseState = {
   eaters: {},
   meetings: {},
   gifts: {},
+  stops: {},
   ownPlants: {},
   outings: {},
   recalls: [],

@@ -27,6 +27,7 @@ import { asDated, isAmendment } from './amendments'
 import type { BathChanged } from './entries/bathChanged'
 import type { InstrumentSetRight } from './entries/instrumentSetRight'
 import type { GaveBack } from './entries/gaveBack'
+import type { StopNoted } from './entries/stopNoted'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
 import { countsNowhere } from './entries/readingTaken'
@@ -211,6 +212,14 @@ function checkGift({ patch, taxon, what }: GaveBack, book: BookLog['state'], cat
     : OK
 }
 
+function checkStop({ patch, finds }: StopNoted, book: BookLog['state'], catalogue: Catalogue): Proposal {
+  if (book.house.patches[patch] === undefined) return no('patch', 'There is no such patch.')
+  const unknown = finds.find(({ taxon }) => findTaxon(catalogue, taxon) === undefined)
+  if (unknown !== undefined) return no('finds', `${unknown.taxon} is not in the catalogue.`)
+  const kinds = finds.map(({ taxon, part }) => `${findTaxon(catalogue, taxon)?.scientificName ?? ''} ${part}`)
+  return new Set(kinds).size < kinds.length ? no('finds', 'Each part of a plant is named once at a stop.') : OK
+}
+
 function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: Catalogue): Proposal {
   switch (entry.type) {
     case 'plant-recorded': {
@@ -221,6 +230,8 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
       return checkOuting(entry, book, catalogue)
     case 'gave-back':
       return checkGift(entry, book, catalogue)
+    case 'stop-noted':
+      return checkStop(entry, book, catalogue)
     case 'patch-turned':
       return book.house.patches[entry.patch] === undefined ? no('patch', 'There is no such patch.') : OK
     case 'food-turned': {

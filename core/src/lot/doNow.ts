@@ -1,4 +1,4 @@
-import { commonName, findTaxon, requireTaxon } from '../flora/catalogue'
+import { nameInText, findTaxon, requireTaxon } from '../flora/catalogue'
 import type { Protocol, Step, Use } from '../flora/taxon'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { identityGate } from '../gates/identity'
@@ -207,7 +207,7 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       const names = harmful
         .toSorted((a, b) => Number(listed.has(b)) - Number(listed.has(a)))
         .map((name) => findTaxon(context.catalogue, name))
-        .flatMap((each) => (each === undefined ? [] : [commonName(each).toLowerCase()]))
+        .flatMap((each) => (each === undefined ? [] : [nameInText(each)]))
       return look(
         worth.character,
         worth.rulesOut,
@@ -233,13 +233,13 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
     return {
       act: { kind: 'attest' },
       title: 'Are you certain?',
-      detail: `All tells fit ${commonName(taxon)} and nothing harmful stands. Certain means certain, not nearly.`,
+      detail: `All tells fit ${nameInText(taxon)} and nothing harmful stands. Certain means certain, not nearly.`,
       otherwise: 'Identity stays ajar.',
     }
   return {
     act: { kind: 'meet' },
     title: 'Meet it more often first',
-    detail: `You have not yet met ${commonName(taxon)} on enough days. Write down each day you meet it and are sure.`,
+    detail: `You have not yet met ${nameInText(taxon)} on enough days. Write down each day you meet it and are sure.`,
     otherwise: 'Leave this one.',
   }
 }

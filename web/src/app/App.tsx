@@ -61,7 +61,7 @@ export function App() {
       <BroughtBackBar />
       <main id="place" tabIndex={-1}>
         {status !== 'ready' && pathname === '/ill' && <CallNow />}
-        {status === 'loading' && <Waiting />}
+        {status === 'loading' && <Waiting says="Reading the book. Every gate counts as shut until it is read." />}
         {status === 'failed' && (
           <section className="empty" role="alert">
             <Title>The book would not open</Title>
@@ -72,12 +72,12 @@ export function App() {
           </section>
         )}
         {status === 'choosing' && (
-          <OnDemand waiting={<Waiting />}>
+          <OnDemand waiting={<Waiting says="One moment: this place is being fetched." />}>
             <WelcomePlace />
           </OnDemand>
         )}
         {status === 'ready' && (
-          <OnDemand waiting={<Waiting />} place={pathname}>
+          <OnDemand waiting={<Waiting says="One moment: this place is being fetched." />} place={pathname}>
             <Routes>
               <Route path="/" element={<Navigate to="/basket" replace />} />
               <Route path="/season" element={<SeasonPlace />} />
@@ -117,11 +117,11 @@ export function App() {
   )
 }
 
-function Waiting() {
+function Waiting({ says }: { says: string }) {
   return (
     <section className="empty" aria-busy="true">
       <Spin />
-      <p>Reading the book. Every gate counts as shut until it is read.</p>
+      <p>{says}</p>
     </section>
   )
 }

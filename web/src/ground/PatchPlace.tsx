@@ -1,5 +1,6 @@
 import {
   commonName,
+  nameInText,
   findTaxon,
   formatCount,
   formatDay,
@@ -24,6 +25,7 @@ import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { GateIcon } from '../drawing/GateMark'
 import { GroundForm } from './GroundForm'
+import { LastFound, StopForm } from './StopForm'
 import { factLines } from './words'
 import '../app/ground.css'
 import { Refusal } from '../controls/Refusal'
@@ -34,6 +36,7 @@ export default function PatchPlace() {
   const context = useJudgeContext()
   const view = useMemo(() => patchView(id, context), [id, context])
   const [noting, setNoting] = useState(false)
+  const [stopping, setStopping] = useState(false)
   const kitchen = kitchenAt(context.book.house, context.now)
   const timeZone = kitchen?.timeZone ?? 'UTC'
   if (view === undefined)
@@ -61,7 +64,10 @@ export default function PatchPlace() {
           </p>
         </div>
         <div className="place-acts">
-          <Button type="primary" size="large" onClick={() => setNoting(!noting)} aria-expanded={noting}>
+          <Button type="primary" size="large" onClick={() => setStopping(!stopping)} aria-expanded={stopping}>
+            What is here now
+          </Button>
+          <Button size="large" onClick={() => setNoting(!noting)} aria-expanded={noting}>
             Note the ground
           </Button>
           <Link className="big-link" to="/recall">
@@ -79,6 +85,11 @@ export default function PatchPlace() {
           <GroundForm patch={id} known={patch} asked={[]} toAsk={[]} onDone={() => setNoting(false)} />
         </section>
       )}
+      {stopping && <StopForm patch={id} context={context} onDone={() => setStopping(false)} />}
+      <section className="card">
+        <h2>How it stood when you last stopped here</h2>
+        <LastFound context={context} patch={id} />
+      </section>
       <section className="card">
         <h2>Plants of this patch</h2>
         {plants.length === 0 && <p className="soft">None was met or picked here yet.</p>}
@@ -288,7 +299,7 @@ function MayGrow({ view: { patch, mayGrow } }: { view: PatchView }) {
   const { catalogue } = useJudgeContext()
   const named = (name: string) => {
     const taxon = findTaxon(catalogue, name)
-    return taxon === undefined ? name : commonName(taxon).toLowerCase()
+    return taxon === undefined ? name : nameInText(taxon)
   }
   if (patch.facts.habitat === undefined || patch.facts.habitat.value.length === 0)
     return <p className="soft">Note what kind of ground it is, and what might grow here is told.</p>

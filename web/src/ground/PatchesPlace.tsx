@@ -6,6 +6,7 @@ import { v7 } from 'uuid'
 import { useJudgeContext } from '../book/bookStore'
 import { Field } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { LastFound } from './StopForm'
 import { GateIcon } from '../drawing/GateMark'
 import '../app/ground.css'
 
@@ -33,6 +34,12 @@ export default function PatchesPlace() {
           <PatchLine key={view.patch.id} view={view} />
         ))}
       </ul>
+      {Object.keys(context.book.house.stops).length > 0 && (
+        <section className="card">
+          <h2>How things stood at your last stops</h2>
+          <LastFound context={context} />
+        </section>
+      )}
       <NewPatch />
     </>
   )

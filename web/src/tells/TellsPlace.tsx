@@ -1,6 +1,7 @@
 import {
   CHARACTERS,
   commonName,
+  nameInText,
   countingTells,
   familyMarks,
   familyTold,
@@ -54,7 +55,7 @@ export default function TellsPlace() {
         <p className="crumbs">
           <Link to={`/lot/${lot.id}`}>Lot {lot.code}</Link> · Identity
         </p>
-        <h1>Is it {commonName(taxon).toLowerCase()}?</h1>
+        <h1>Is it {nameInText(taxon)}?</h1>
         <p className="soft">
           <i>{taxon.scientificName}</i> · {plainWords(lot.weighedIn.part)}, {plainWords(lot.weighedIn.stage)}
         </p>

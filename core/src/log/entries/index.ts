@@ -31,6 +31,7 @@ import { stepBegun, type StepBegun } from './stepBegun'
 import { stepDone, type StepDone } from './stepDone'
 import { strayReported, type StrayReported } from './strayReported'
 import { straysSorted, type StraysSorted } from './straysSorted'
+import { stopNoted, type StopNoted } from './stopNoted'
 import type { Struck } from './struck'
 import { tasted, type Tasted } from './tasted'
 import { tellSeen, type TellSeen } from './tellSeen'
@@ -41,7 +42,7 @@ import { weighedIn, type WeighedIn } from './weighedIn'
 
 /** Entries about the whole household: folded in one shard. */
 export type HouseEntry =
-  | KitchenSet | GroundNoted | EaterNoted | PlantMet | PlantRecorded | OutingPlanned | GaveBack | PatchTurned | FoodTurned | FeltIll
+  | KitchenSet | GroundNoted | EaterNoted | PlantMet | PlantRecorded | OutingPlanned | GaveBack | StopNoted | PatchTurned | FoodTurned | FeltIll
   | NumbersNoted | InstrumentSetRight // prettier-ignore
 
 /** Entries about one lot: each lot is a shard of its own. */
@@ -63,6 +64,7 @@ const HOUSE_DEFS = {
   'plant-recorded': plantRecorded,
   'outing-planned': outingPlanned,
   'gave-back': gaveBack,
+  'stop-noted': stopNoted,
   'patch-turned': patchTurned,
   'food-turned': foodTurned,
   'felt-ill': feltIll,
