@@ -71,6 +71,7 @@ export * from './season/window'
 export * from './outing/effort'
 export * from './outing/outing'
 export * from './outing/stops'
+export * from './outing/water'
 export * from './outing/field'
 
 // Ground, take, treatment, store, table

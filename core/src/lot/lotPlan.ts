@@ -1,10 +1,9 @@
 import { findTaxon } from '../flora/catalogue'
-import type { Goal } from '../flora/taxon'
+import type { Goal, Use } from '../flora/taxon'
 import type { JudgeContext } from '../gates/verdict'
-import type { EaterState } from '../log/houseState'
-import { kitchenAt } from '../log/houseState'
+import { kitchenAt, type EaterState, type KitchenFact } from '../log/houseState'
 import { plan } from '../treatment/plan'
-import type { Plan } from '../treatment/planTypes'
+import type { Plan, PlanKitchen } from '../treatment/planTypes'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf } from '../treatment/progress'
 import { strandsOf, type LotState } from './lotState'
@@ -32,26 +31,25 @@ export function lotPlan(
       mass_g: (begun_g ?? lot.mass_g) * usual,
       goal: wanted.goal ?? lot.way?.goal ?? defaultGoal(lot, context),
       ...(school === undefined ? {} : { school }),
-      ...(kitchen === undefined
-        ? {}
-        : {
-            kitchen: {
-              elevation_m: kitchen.elevation_m,
-              power_W: kitchen.burner.power_W,
-              efficiency: kitchen.burner.efficiency,
-              pots_mL: kitchen.pots_mL,
-              waterTemp_C: kitchen.waterTemp_C,
-              ice_g: kitchen.ice_g,
-            },
-          }),
+      ...(kitchen === undefined ? {} : { kitchen: planKitchen(kitchen) }),
     },
     context.catalogue,
   )
 }
 
-/** What a lot is for where the cook has not said: eating, else the first thing that the record knows to make of it. */
+/** What a plan asks of a kitchen, as the book knows it. */
+export function planKitchen({ elevation_m, burner, pots_mL, waterTemp_C, ice_g }: KitchenFact): PlanKitchen {
+  return { elevation_m, power_W: burner.power_W, efficiency: burner.efficiency, pots_mL, waterTemp_C, ice_g }
+}
+
+/** What a lot is for where the cook has not said. */
 export function defaultGoal(lot: LotState, { catalogue }: JudgeContext): Goal {
-  const goals = lotUse(lot, catalogue)?.protocols.flatMap((way) => (way.storeOnly === true ? [] : way.goals)) ?? []
+  return goalOf(lotUse(lot, catalogue))
+}
+
+/** What a part is for where nobody has said: eating, else the first thing that the record knows to make of it. */
+export function goalOf(use: Pick<Use, 'protocols'> | undefined): Goal {
+  const goals = use?.protocols.flatMap((way) => (way.storeOnly === true ? [] : way.goals)) ?? []
   return goals.includes('eat') ? 'eat' : (goals[0] ?? 'eat')
 }
 

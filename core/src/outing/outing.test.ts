@@ -9,6 +9,7 @@ import { seasonInput } from '../season/ofBook'
 import { effortFor } from './effort'
 import { fieldView } from './field'
 import { outingChoices, planOuting, type OutingChoice } from './outing'
+import { outingWater } from './water'
 
 const uses = CATALOGUE.taxa.flatMap(({ uses: all }) => all).filter((use) => effortFor(use, 4) !== undefined)
 
@@ -110,6 +111,56 @@ describe('an outing', () => {
     expect(gear).toContain('the field cards of the plants')
     expect(warnings.join(' ')).toMatch(/Rain: .* Wind: .* Heat: /)
     expect(planOuting([], moved, undefined)).toMatchObject({ stops: [], gear: [], warnings: [] })
+  })
+})
+
+describe('the water of an outing', () => {
+  const context = { book: new Pen().log.state, catalogue: CATALOGUE, now: START }
+  const choiceOf = (name: string, part: string): OutingChoice => {
+    const taxon = requireTaxon(CATALOGUE, name)
+    const use = taxon.uses.find((each) => each.part === part && each.verdict !== 'never')
+    if (use === undefined) throw new RangeError(name)
+    const base = { patch: 'p', state: 'ready', narrow: false, against: [], toAsk: [], living: [], doubles: [] } as const
+    return { ...base, taxon, use }
+  }
+  const lines = [
+    ['Urtica dioica', 'leafy-top'],
+    ['Quercus robur', 'nut'],
+    ['Beta vulgaris', 'leaf'],
+  ] as const
+  const of = (plates: number, which: readonly (readonly [string, string])[] = lines) =>
+    planOuting(
+      which.map(([name, part]) => ({ choice: choiceOf(name, part), plates })),
+      context,
+      undefined,
+    ).stops.flatMap((stop) => stop.lines)
+  it('is what each plan takes of it, the thirstiest first, and what each alone takes', () => {
+    const { needs, total_mL, leaveOut } = outingWater(of(4), context, undefined)
+    const each_mL = needs.map(({ water_mL }) => water_mL)
+    expect(each_mL).toEqual([...each_mL].sort((a, b) => b - a))
+    expect(needs).toHaveLength(lines.length)
+    expect(total_mL).toBeCloseTo(
+      lines.reduce((sum, line) => sum + outingWater(of(4, [line]), context, undefined).total_mL, 0),
+      6,
+    )
+    expect(leaveOut).toBeUndefined()
+    // Six baths of four litres to the kilogram that is left after shelling, at the least; washing on top for the greens.
+    const acorns = needs.find(({ line }) => line.choice.taxon.scientificName === 'Quercus robur')
+    const shelled_g = (acorns?.line.effort?.picked_g.usual ?? 0) * (acorns?.line.effort?.kept.usual ?? 0)
+    expect(acorns?.water_mL).toBeGreaterThan(6 * 3 * shelled_g)
+    expect(outingWater([], context, 0)).toEqual({ needs: [], total_mL: 0, leaveOut: undefined })
+  })
+  it('fits what is carried when what is named is left out, and would not with one thing less left out', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 12 }), fc.integer({ min: 0, max: 120_000 }), (plates, carried_mL) => {
+        const { needs, total_mL, leaveOut } = outingWater(of(plates), context, carried_mL)
+        expect(leaveOut === undefined).toBe(total_mL <= carried_mL)
+        if (leaveOut === undefined) return
+        const spared = (some: typeof needs) => some.reduce((sum, { water_mL }) => sum + water_mL, 0)
+        expect(total_mL - spared(leaveOut)).toBeLessThanOrEqual(carried_mL + 1e-6)
+        expect(total_mL - spared(leaveOut.slice(0, -1))).toBeGreaterThan(carried_mL)
+      }),
+    )
   })
 })
 

@@ -11,6 +11,8 @@ import {
   grouped,
   kitchenAt,
   outingChoices,
+  outingWater,
+  formatVolume,
   planOuting,
   plainWords,
   tellsToSee,
@@ -19,6 +21,7 @@ import {
   type Catalogue,
   type OutingChoice,
   type OutingLine,
+  type OutingWater,
   type Range,
 } from '@ellop/core'
 import { Button, Checkbox, Input, Select } from 'antd'
@@ -46,6 +49,7 @@ export default function OutingPlace() {
   const [ahead, setAhead] = useState(0)
   const [plates, setPlates] = useState('4')
   const [company, setCompany] = useState('')
+  const [carried, setCarried] = useState('')
   const { write, otherError } = useNote()
   const navigate = useNavigate()
   const [wanted, setWanted] = useState<readonly string[]>([])
@@ -73,6 +77,18 @@ export default function OutingPlace() {
       ),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the choices are told by what was ticked
     [choices, wanted, count, book, catalogue, weather],
+  )
+  const litres = carried.trim() === '' ? undefined : readField(carried)
+  const carried_mL = litres !== undefined && 'value' in litres && litres.value >= 0 ? litres.value * 1000 : undefined
+  const water = useMemo(
+    () =>
+      outingWater(
+        plan.stops.flatMap(({ lines }) => lines),
+        { book, catalogue, now },
+        carried_mL,
+      ),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the kitchen changes with the book, not by the minute
+    [plan, book, catalogue, carried_mL],
   )
   const keep = async () => {
     const outing = `outing-${v7().slice(-8)}`
@@ -230,6 +246,12 @@ export default function OutingPlace() {
                   rate. Telling, counting and the way come on top.
                 </p>
               )}
+              <Water
+                water={water}
+                carried={carried}
+                onCarried={setCarried}
+                error={litres !== undefined && 'error' in litres ? litres.error : undefined}
+              />
               <h3>To bring</h3>
               <p>{plan.gear.join(' · ')}</p>
               <p className="caution">
@@ -242,6 +264,49 @@ export default function OutingPlace() {
         </section>
       </div>
     </>
+  )
+}
+
+/** What it takes to make all of it ready where there is only what one carries, and what to leave out when that is too much. */
+function Water({
+  water: { needs, total_mL, leaveOut },
+  carried,
+  onCarried,
+  error,
+}: {
+  water: OutingWater
+  carried: string
+  onCarried: (litres: string) => void
+  error: string | undefined
+}) {
+  if (needs.length === 0) return null
+  const names = (of: OutingWater['needs']) =>
+    formatList(of.map(({ line, water_mL }) => `${rowName(line.choice).name} ${formatVolume(water_mL)}`))
+  const out = leaveOut === undefined ? [] : leaveOut
+  return (
+    <div className="outing-water">
+      <h3>Water, if it is cooked out there</h3>
+      <p>
+        About <strong>{formatVolume(total_mL)}</strong>, {grouped(Math.round(total_mL / 1000))} kg on the back:{' '}
+        {names(needs)}. Drinking comes on top.
+        {needs.some(({ running }) => running) && ' What lies in a stream is not counted.'}
+      </p>
+      <NumberField
+        label="Water there is, or that you carry"
+        unit="L"
+        value={carried}
+        onChange={onCarried}
+        hint="may be left empty"
+        error={error}
+      />
+      {out.length > 0 && (
+        <p className="told">
+          {out.length === needs.length
+            ? 'Too little for any of it: carry the food to the water instead.'
+            : `Too little for all: carry the food home, or leave out ${formatList(out.map(({ line }) => rowName(line.choice).name))}.`}
+        </p>
+      )}
+    </div>
   )
 }
 
