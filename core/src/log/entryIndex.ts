@@ -37,12 +37,16 @@ export class EntryIndex {
 
   /** With what of some entries is not in it yet, each once; and which those are. */
   withNew(added: readonly Entry[]): { readonly fresh: readonly Entry[]; readonly index: EntryIndex } {
-    const empty = this.size === 0
+    if (this.size === 0) {
+      // A whole book at once is the index as it stands, if no id comes twice; asking for each first costs as much again.
+      const whole = new Map<EntryId, Entry>()
+      for (const entry of added) whole.set(entry.id, entry)
+      if (whole.size === added.length) return { fresh: added, index: new EntryIndex(whole, new Map()) }
+    }
     const fresh = new Map<EntryId, Entry>()
-    for (const entry of added) if (!fresh.has(entry.id) && (empty || !this.has(entry.id))) fresh.set(entry.id, entry)
+    for (const entry of added) if (!fresh.has(entry.id) && !this.has(entry.id)) fresh.set(entry.id, entry)
     const all = fresh.size === added.length ? added : [...fresh.values()]
-    // A whole book at once is the index as it stands.
-    return { fresh: all, index: empty ? new EntryIndex(fresh, new Map()) : this.with(all) }
+    return { fresh: all, index: this.with(all) }
   }
 
   /** With entries that are not in it yet. */

@@ -70,7 +70,8 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   mergeShards(shards, joined, log.state.families, families)
   const gone = amended.moved.map(({ was }) => was)
   const dated = amendments.moments.size === 0 ? fresh : fresh.map((entry) => asDated(entry, amendments))
-  const come = amended.moved.length === 0 ? dated : [...dated, ...amended.moved.map(({ is }) => is)]
+  // Put in order once: what goes into each shard is then in order too.
+  const come = inTime(amended.moved.length === 0 ? dated : [...dated, ...amended.moved.map(({ is }) => is)])
   const grown = byShard(come, families)
   for (const [shard, left] of byShard(gone, families)) shards.set(shard, without(at(shards, shard), left))
   for (const [shard, more] of grown) shards.set(shard, withMore(at(shards, shard), more))
@@ -150,18 +151,27 @@ function without(ordered: readonly Entry[], gone: readonly Entry[]): readonly En
 /** So few are put in their places one by one; more are merged in one pass. */
 const FEW = 50
 
-/** Entries in order with some more in their places; the many are not sorted again. */
+/** Entries in the order of the log: mostly they come so, and looking costs a fraction of what sorting them again does. */
+function inTime(entries: readonly Entry[]): readonly Entry[] {
+  for (let index = 1; index < entries.length; index += 1) {
+    const [before, entry] = [entries[index - 1], entries[index]]
+    if (before !== undefined && entry !== undefined && compareEntries(before, entry) > 0)
+      return entries.toSorted(compareEntries)
+  }
+  return entries
+}
+
+/** Entries in order with some more, in order too, in their places. */
 function withMore(ordered: readonly Entry[], more: readonly Entry[]): readonly Entry[] {
-  const sorted = more.toSorted(compareEntries)
-  if (ordered.length === 0) return sorted
-  if (sorted.length <= FEW) {
+  if (ordered.length === 0) return more
+  if (more.length <= FEW) {
     const all = ordered.slice()
-    for (const entry of sorted) all.splice(positionOf(entry, all), 0, entry)
+    for (const entry of more) all.splice(positionOf(entry, all), 0, entry)
     return all
   }
   const all: Entry[] = []
   let next = 0
-  for (const entry of sorted) {
+  for (const entry of more) {
     for (let there = ordered[next]; there !== undefined && compareEntries(there, entry) < 0; there = ordered[next]) {
       all.push(there)
       next += 1
