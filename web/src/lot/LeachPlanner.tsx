@@ -1,7 +1,16 @@
-import { formatSpan, formatVolume, kitchenAt, tanninChoice, type JudgeContext, type LeachPlan } from '@ellop/core'
+import {
+  formatSpan,
+  formatVolume,
+  kitchenAt,
+  tanninChoice,
+  type JudgeContext,
+  type LeachChoice,
+  type LeachPlan,
+} from '@ellop/core'
 import { Button, Spin } from 'antd'
 import { lazy, useMemo, useState } from 'react'
 import { useEngine } from '../workers/useEngine'
+import { NumberField, readField } from '../controls/Field'
 import { OnDemand } from '../controls/OnDemand'
 
 const FrontChart = lazy(() => import('./FrontChart'))
@@ -20,26 +29,68 @@ const AIMS = [
   { aim: 'fuel', says: 'Least fuel' },
 ] as const
 
-/** Which baths serve best for the whole leach: the quickest, the least water, the least fuel, and what lies between them. */
-export default function LeachPlanner({
-  mass_g,
-  limit,
-  step,
-  context,
-  onWater,
-}: {
-  mass_g: number
-  limit: Limit
-  step: Parameters<typeof tanninChoice>[2]
-  context: JudgeContext
-  onWater: (water_mL: number) => void
-}) {
-  const kitchen = kitchenAt(context.book.house, context.now)
-  const asked = useMemo(
-    () => (kitchen === undefined ? undefined : tanninChoice(mass_g, limit, step, kitchen)),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- limit and step are the record's and stay
-    [mass_g, kitchen],
+interface Asked {
+  readonly mass_g: number
+  readonly limit: Limit
+  readonly step: Parameters<typeof tanninChoice>[2]
+  readonly context: JudgeContext
+  readonly onWater: (water_mL: number) => void
+}
+
+type Budget = NonNullable<LeachChoice['budget']>
+
+const LITRE_mL = 1000
+const HOUR_min = 60
+const DAY_h = 24
+
+/** Which baths serve best for the whole leach: the quickest, the least water, the least fuel, and what lies between them; within the water and the days there are. */
+export default function LeachPlanner(asked: Asked) {
+  const [water, setWater] = useState('')
+  const [days, setDays] = useState('')
+  const [budget, setBudget] = useState<Budget>({})
+  const [faults, setFaults] = useState<{ readonly water?: string; readonly days?: string }>({})
+  const within = () => {
+    const read = { water: positive(water), days: positive(days) }
+    const wrong = {
+      ...('error' in read.water ? { water: read.water.error } : {}),
+      ...('error' in read.days ? { days: read.days.error } : {}),
+    }
+    setFaults(wrong)
+    if ('error' in read.water || 'error' in read.days) return
+    setBudget({
+      ...(read.water.value === undefined ? {} : { water_mL: read.water.value * LITRE_mL }),
+      ...(read.days.value === undefined ? {} : { time_min: read.days.value * DAY_h * HOUR_min }),
+    })
+  }
+  return (
+    <section className="leach-planner" aria-label="Which baths serve best">
+      <div className="plan-budget">
+        <NumberField label="Water there is for it" unit="L" value={water} onChange={setWater} error={faults.water} />
+        <NumberField label="Days there are" unit="days" value={days} onChange={setDays} error={faults.days} />
+        <Button size="large" onClick={within}>
+          Reckon within these
+        </Button>
+      </div>
+      <p className="field-note">Both may stay empty: nothing is short then.</p>
+      <Reckoned key={JSON.stringify(budget)} {...asked} budget={budget} />
+    </section>
   )
+}
+
+/** A number above nothing; left empty it is not asked. */
+function positive(text: string): { readonly value: number | undefined } | { readonly error: string } {
+  if (text.trim() === '') return { value: undefined }
+  const read = readField(text)
+  return 'error' in read || read.value > 0 ? read : { error: 'Give a number above 0, or leave it empty.' }
+}
+
+function Reckoned({ mass_g, limit, step, context, onWater, budget }: Asked & { readonly budget: Budget }) {
+  const kitchen = kitchenAt(context.book.house, context.now)
+  const asked = useMemo(() => {
+    const choice = kitchen === undefined ? undefined : tanninChoice(mass_g, limit, step, kitchen)
+    return choice === undefined ? undefined : { ...choice, budget }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- limit and step are the record's and stay
+  }, [mass_g, kitchen, budget])
   const told = useEngine('optimiseLeach', asked)
   const [chosen, setChosen] = useState<LeachPlan>()
   if (asked === undefined)
@@ -57,7 +108,7 @@ export default function LeachPlanner({
   const shown = AIMS.filter(({ aim }) => aim !== 'fuel' || !cold)
   const plan = chosen ?? best.water
   return (
-    <section className="leach-planner" aria-label="Which baths serve best">
+    <>
       <div className="plan-ways" role="group" aria-label="The best in one way each">
         {shown.map(({ aim, says }) => (
           <button
@@ -86,7 +137,7 @@ export default function LeachPlanner({
         For a lot as strong as the book’s middle one; yours may need more. No bath is shorter or warmer and none is left
         out against the limit. Only the crumb, spat out, ends the leach.
       </p>
-    </section>
+    </>
   )
 }
 
