@@ -10,6 +10,9 @@ test('a rehearsal played well, and one played badly, with the truth at the end b
 
   await page.getByRole('link', { name: 'All rehearsals' }).first().click()
   await expect(page.locator('.rehearsal-card', { hasText: 'The damp sack' })).toContainText('Well done')
+  // It is kept when the page is not.
+  await page.reload()
+  await expect(page.locator('.rehearsal-card', { hasText: 'The damp sack' })).toContainText('Well done')
   await page.locator('.rehearsal-card', { hasText: 'Guests tonight' }).click()
   await page.getByText('1 mm', { exact: true }).click()
   await page.getByText('at the boil', { exact: true }).click()

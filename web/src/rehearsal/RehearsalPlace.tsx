@@ -66,7 +66,19 @@ function Rehearsal({ scenario }: { scenario: Scenario }) {
     }
   }, [scenario, limits, game, ended])
   if (state === undefined) return <Spin />
-  if (state === 'failed') return <p className="refusal">The rehearsal could not be followed. Open it again.</p>
+  if (state === 'failed')
+    return (
+      <section className="empty" role="alert">
+        <h1>The rehearsal could not be followed</h1>
+        <p>The part of the program that does it did not answer, or a move of it is not one any more.</p>
+        <Button type="primary" size="large" onClick={() => window.location.reload()}>
+          Try again
+        </Button>
+        <Button size="large" onClick={() => again(scenario.id)}>
+          Begin with another lot
+        </Button>
+      </section>
+    )
   const { end } = state
   return (
     <div className="rehearsal">
