@@ -6,7 +6,7 @@ export function opNoun(op: string): string {
 }
 
 const OP_NOUNS: Readonly<Record<string, string>> = {
-  simmer: 'simmering', boil: 'boiling', blanch: 'blanching', steam: 'steaming', dry: 'drying', bake: 'baking',
+  wash: 'washing', rinse: 'rinsing', refresh: 'chilling', simmer: 'simmering', boil: 'boiling', blanch: 'blanching', steam: 'steaming', dry: 'drying', bake: 'baking',
   roast: 'roasting', fry: 'frying', saute: 'frying', wilt: 'wilting', pickle: 'pickling', ferment: 'fermenting',
   'infuse-water': 'steeping', 'infuse-syrup': 'steeping', 'infuse-oil': 'steeping', 'infuse-vinegar': 'steeping',
   'soak-cold': 'soaking', 'cook-jam': 'jam making', 'leach-static': 'leaching', 'leach-hot': 'leaching',

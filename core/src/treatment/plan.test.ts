@@ -75,7 +75,7 @@ describe('a plan for nettle tops', () => {
       instead: 'a smaller amount, or a kitchen with more water, fuel or a lower place',
     })
     expect(about({ kitchen: { ...HUT, water_mL: 1000 } }, 'kitchen')[0]).toBe(
-      'blanch and drain: the wash takes at least 4.2 L of water and 1.0 L are left.',
+      'blanch and drain: washing takes at least 4.2 L of water and 1.0 L are left.',
     )
     expect(about({ goal: 'freeze', kitchen: { ...HUT, fuel_kWh: 0.1 } }, 'kitchen')[0]).toMatch(
       /kWh of fuel are needed and there are 0\.10 kWh/,

@@ -419,7 +419,7 @@ describe('a whole plan', () => {
     const high = ask({ kitchen: { ...KITCHEN, elevation_m: 2600, water_mL: 1500 } })
     expect(high.way).toBe('kept for later')
     expect(high.reasons.slice(3, 6)).toEqual([
-      { about: 'kitchen', text: 'cold, then boiled: the wash takes at least 2.5 L of water and 1.5 L are left.' },
+      { about: 'kitchen', text: 'cold, then boiled: washing takes at least 2.5 L of water and 1.5 L are left.' },
       { about: 'kitchen', text: 'hot baths: 2 baths take at least 2.0 L of water and 1.5 L are left.' },
       { about: 'soil-bacteria', text: 'in the brook: it leaves soil bacteria unanswered.' },
     ])
@@ -450,7 +450,7 @@ describe('what a kitchen has', () => {
     ])
     expect(ask({ ...HOT, ...inKitchen({ water_mL: 2600 }) }).steps[0]?.water_mL).toBe(2600)
     expect(told({ ...COLD, ...inKitchen({ water_mL: 2499 }) })).toEqual([
-      'kitchen | cold, then boiled: the wash takes at least 2.5 L of water and 2.5 L are left.',
+      'kitchen | cold, then boiled: washing takes at least 2.5 L of water and 2.5 L are left.',
     ])
     expect(told({ ...COLD, ...inKitchen({ water_mL: 2500 }) })).toEqual([
       'kitchen | cold, then boiled: 3 baths take at least 6.0 L of water and 0.0 L are left.',
@@ -467,20 +467,20 @@ describe('what a kitchen has', () => {
       'a smaller amount, or a kitchen with more water, fuel or a lower place',
     )
     expect(told({ goal: 'syrup', ...inKitchen({ water_mL: 1499 }) })).toEqual([
-      'kitchen | in syrup: the infuse-water takes at least 0.5 L of water and 0.5 L are left.',
+      'kitchen | in syrup: steeping takes at least 0.5 L of water and 0.5 L are left.',
     ])
   })
   it('is enough fuel, and a little less is told', () => {
     const needed = fuel_kWh(3000, 500, 60)
     expect(ask({ ...HOT, ...inKitchen({ fuel_kWh: needed + 1e-9 }) }).verdict).toBe('conditional')
     expect(told({ ...HOT, ...inKitchen({ fuel_kWh: needed - 0.01 }) })).toEqual([
-      `kitchen | hot baths: the leach-hot takes about ${needed.toFixed(2)} kWh of fuel and ${(needed - 0.01).toFixed(2)} kWh are left.`,
+      `kitchen | hot baths: leaching takes about ${needed.toFixed(2)} kWh of fuel and ${(needed - 0.01).toFixed(2)} kWh are left.`,
     ])
     const simmer = fuel_kWh(500, 500, 10)
     const poured = fuel_kWh(1000, 0, 0)
     expect(ask({ goal: 'syrup', ...inKitchen({ fuel_kWh: simmer + poured + 1e-9 }) }).verdict).toBe('conditional')
     expect(told({ goal: 'syrup', ...inKitchen({ fuel_kWh: simmer + 0.02 }) })).toEqual([
-      `kitchen | in syrup: the infuse-water takes about ${poured.toFixed(2)} kWh of fuel and 0.02 kWh are left.`,
+      `kitchen | in syrup: steeping takes about ${poured.toFixed(2)} kWh of fuel and 0.02 kWh are left.`,
     ])
     expect(told({ ...COLD, ...inKitchen({ fuel_kWh: 0.2 }) })).toEqual([
       expect.stringMatching(

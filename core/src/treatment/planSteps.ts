@@ -1,6 +1,7 @@
 import type { Protocol, Step } from '../flora/taxon'
 import { chillIce, DEFAULT_WATER_C, simmerFuel } from '../heat/balance'
 import { boilingPoint } from '../heat/boil'
+import { opNoun } from '../lot/opNoun'
 import { formatMass } from '../quantity/format'
 import { planBlanch, type BlanchPlan } from './blanchPlan'
 import { limitHere } from './limit'
@@ -153,7 +154,7 @@ function plainStep(step: Step, limit: LimitMet, filling: Filling): Filled {
   if (least_mL > left.water_mL)
     return {
       about: 'kitchen',
-      text: `the ${step.op} takes at least ${litres(least_mL)} of water and ${litres(left.water_mL)} are left.`,
+      text: `${opNoun(step.op)} takes at least ${litres(least_mL)} of water and ${litres(left.water_mL)} are left.`,
     }
   const water_mL = Math.min(input.mass_g * (step.waterRatio?.usual ?? 0), left.water_mL)
   const made = written(step, limit, filling)
@@ -189,7 +190,7 @@ function flame({ op }: Step, water_mL: number, minutes: number, { input, kitchen
 function tooLittleFuel({ op }: Step, needed_kWh: number, left_kWh: number): Failure {
   return {
     about: 'kitchen',
-    text: `the ${op} takes about ${needed_kWh.toFixed(2)} kWh of fuel and ${Math.max(0, left_kWh).toFixed(2)} kWh are left.`,
+    text: `${opNoun(op)} takes about ${needed_kWh.toFixed(2)} kWh of fuel and ${Math.max(0, left_kWh).toFixed(2)} kWh are left.`,
   }
 }
 
