@@ -56,7 +56,7 @@ test('telling: each state is drawn, nobody’s marks lead the answer, a wrong st
   await page.getByRole('group', { name: 'What you see' }).getByRole('button', { name: 'leathery', exact: true }).click()
   await page.getByRole('button', { name: 'That is what I see' }).click()
   await expect(gate).toContainText('Closed: it is not this plant')
-  await expect(gate).toContainText('you saw leathery; Ramsons has thin')
+  await expect(gate).toContainText('you saw leathery; ramsons has thin')
   await expect(page.locator('.side-by-side tbody')).toContainText('Feel of the leaf')
   await expect(page.getByRole('img', { name: 'speaks against it' }).first()).toBeVisible()
 })

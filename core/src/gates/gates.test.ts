@@ -122,7 +122,7 @@ describe('Identity', () => {
     expect(see(other, 'identity')).toEqual({
       state: 'closed',
       reasons: [
-        'How the leaves sit: you saw opposite and alternate; Nettle has opposite. It is not this plant, or not only this plant.',
+        'How the leaves sit: you saw opposite and alternate; nettle has opposite. It is not this plant, or not only this plant.',
       ],
     })
   })
@@ -185,7 +185,7 @@ describe('Identity', () => {
     }
     const short = (days: number) => ({
       state: 'ajar',
-      reasons: [`You have met Nettle on ${days} of the 2 days it takes before eating it.`],
+      reasons: [`You have met nettle on ${days} of the 2 days it takes before eating it.`],
     })
     expect(met()).toEqual(short(0))
     expect(met(['Urtica dioica', '2026-05-01T08:00:00.000Z'], ['Urtica dioica', '2026-05-01T18:00:00.000Z'])).toEqual(
@@ -806,7 +806,7 @@ describe('moments', () => {
     pen.force({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, '2026-05-01T11:00:00.000Z')
     pen.force({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, '2026-05-01T23:00:00.000Z')
     bringIn(pen)
-    expect(see(pen, 'identity').reasons).toEqual(['You have met Nettle on 1 of the 2 days it takes before eating it.'])
+    expect(see(pen, 'identity').reasons).toEqual(['You have met nettle on 1 of the 2 days it takes before eating it.'])
     load(pen, 900)
     expect(see(pen, 'makeSafe').reasons[0]).toBe(
       'Load 1 does not count for the blanch: the kitchen and its elevation are not known. Do it again.',
