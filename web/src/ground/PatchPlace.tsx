@@ -87,10 +87,6 @@ export default function PatchPlace() {
       )}
       {stopping && <StopForm patch={id} context={context} onDone={() => setStopping(false)} />}
       <section className="card">
-        <h2>How it stood when you last stopped here</h2>
-        <LastFound context={context} patch={id} />
-      </section>
-      <section className="card">
         <h2>Plants of this patch</h2>
         {plants.length === 0 && <p className="soft">None was met or picked here yet.</p>}
         <ul className="patch-plants">
@@ -98,6 +94,10 @@ export default function PatchPlace() {
             <PlantHere key={plant.taxon.scientificName} plant={plant} day={day} />
           ))}
         </ul>
+      </section>
+      <section className="card">
+        <h2>How it stood when you last stopped here</h2>
+        <LastFound context={context} patch={id} />
       </section>
       <div className="patch-columns">
         <section className="card">

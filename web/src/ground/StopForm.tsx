@@ -141,6 +141,9 @@ function AddKind({
   )
 }
 
+/** So few are seen at a glance. */
+const FEW = 5
+
 /** How everything stood when it was last stopped at; all patches together can be narrowed to what was ready. */
 export function LastFound({ context, patch }: { context: JudgeContext; patch?: string }) {
   const found = useMemo(() => lastFound(context, patch), [context, patch])
@@ -150,7 +153,7 @@ export function LastFound({ context, patch }: { context: JudgeContext; patch?: s
   const shown = found.filter(({ state }) => only === 'all' || state === only)
   return (
     <>
-      {there.length > 1 && (
+      {found.length > FEW && there.length > 1 && (
         <Choice
           label="Only what was"
           value={only}
