@@ -9,7 +9,7 @@ import { seasonInput } from '../season/ofBook'
 import { effortFor } from './effort'
 import { fieldView } from './field'
 import { outingChoices, planOuting, type OutingChoice } from './outing'
-import { outingWater } from './water'
+import { outingWater, type WaterNeed } from './water'
 
 const uses = CATALOGUE.taxa.flatMap(({ uses: all }) => all).filter((use) => effortFor(use, 4) !== undefined)
 
@@ -153,10 +153,10 @@ describe('the water of an outing', () => {
   it('fits what is carried when what is named is left out, and would not with one thing less left out', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 12 }), fc.integer({ min: 0, max: 120_000 }), (plates, carried_mL) => {
-        const { needs, total_mL, leaveOut } = outingWater(of(plates), context, carried_mL)
+        const { total_mL, leaveOut } = outingWater(of(plates), context, carried_mL)
         expect(leaveOut === undefined).toBe(total_mL <= carried_mL)
         if (leaveOut === undefined) return
-        const spared = (some: typeof needs) => some.reduce((sum, { water_mL }) => sum + water_mL, 0)
+        const spared = (some: readonly WaterNeed[]) => some.reduce((sum, { water_mL }) => sum + water_mL, 0)
         expect(total_mL - spared(leaveOut)).toBeLessThanOrEqual(carried_mL + 1e-6)
         expect(total_mL - spared(leaveOut.slice(0, -1))).toBeGreaterThan(carried_mL)
       }),

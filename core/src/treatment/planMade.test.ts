@@ -666,6 +666,65 @@ describe('a refusal', () => {
       'another plant, surely known',
     ])
   })
+  it('of the same part at the same stage outranks whatever else is on record of it', () => {
+    const poisoned: Use = { ...NEVER, part: 'root', stage: 'mature', whyNever: 'Some of its roots kill.' }
+    const twice = { ...PLANT, scientificName: 'Ficta bis', synonyms: [], uses: [USE, poisoned] }
+    const of = (over: Partial<PlanInput>) =>
+      plan({ taxon: 'Ficta bis', mass_g: 500, goal: 'eat', ...over }, { revision: 'made', taxa: [twice] })
+    expect(of({ part: 'root', stage: 'mature' })).toEqual({
+      verdict: 'refuse',
+      steps: [],
+      instead: 'its root (mature)',
+      reasons: [{ about: 'alkaloid', text: 'Some of its roots kill.' }, ...DOUBLES],
+    })
+    // Not settled which it is: what is food and what is not is told first.
+    for (const open of [{}, { part: 'root' }, { stage: 'mature' }, { part: 'root', stage: 'any' }] as const) {
+      const { verdict, reasons } = of(open)
+      expect(verdict).toBe('conditional')
+      expect(reasons.slice(0, 2).map(({ text }) => text)).toEqual([
+        'Food: root (mature).',
+        'Not food: root (mature). Some of its roots kill.',
+      ])
+    }
+  })
+  it('of one part does not stand for the others; one part alone needs no telling which', () => {
+    const shoot: Use = { ...USE, part: 'shoot', stage: 'young', cautionFor: [] }
+    const two = { ...PLANT, uses: [USE, shoot] }
+    const infants = { eaters: [{ kind: 'infant' as const }] }
+    const of = (taxon: Taxon, over: Partial<PlanInput>) =>
+      plan({ taxon: 'Ficta radix', mass_g: 500, goal: 'eat', ...over }, { revision: 'made', taxa: [taxon] })
+    expect(of(two, infants).verdict).toBe('conditional')
+    expect(of(two, {}).reasons[0]?.text).toBe('Food: root (mature) and shoot (young).')
+    expect(of(two, {}).reasons[1]?.about).toBe('tannin')
+    expect(of({ ...PLANT, uses: [USE] }, {}).reasons[0]?.about).toBe('tannin')
+    expect(of({ ...PLANT, uses: [USE] }, infants).reasons[0]?.text).toBe('Not for infant: it chokes.')
+    const nothing = (over: Partial<PlanInput>) => of(two, over).reasons[0]?.text
+    expect(nothing({ part: 'fruit', stage: 'any' })).toBe(
+      'Nothing is on record about eating the fruit of Ficta radix, and a gap is never filled by likeness.',
+    )
+    expect(nothing({ stage: 'seeding' })).toBe(
+      'Nothing is on record about eating the seeding plant of Ficta radix, and a gap is never filled by likeness.',
+    )
+  })
+  it('to eat it raw names the gravest that speaks against it, or that nothing is on record', () => {
+    const raw = (hazards: Use['hazards'], protocols: Use['protocols'] = WAYS.slice(0, 1)) =>
+      plan(
+        { taxon: 'Ficta radix', part: 'root', stage: 'mature', mass_g: 500, goal: 'eat-raw' },
+        { revision: 'made', taxa: [{ ...PLANT, uses: [{ ...USE, hazards, protocols }] }] },
+      ).reasons[0]
+    const hazard = (id: string, level: 'low' | 'moderate' | 'high' | 'deadly', note = '') =>
+      ({ id, kind: 'toxic', level, note, answers: [] }) as const
+    expect(
+      raw([hazard('lectin', 'low'), hazard('saponin', 'moderate', 'foams'), hazard('solanine', 'moderate')]),
+    ).toEqual({
+      about: 'lectin',
+      text: 'Not raw: saponin (foams) and solanine.',
+    })
+    expect(raw([hazard('saponin', 'moderate'), hazard('cyanogenic', 'deadly'), hazard('lectin', 'high')])?.text).toBe(
+      'Not raw: cyanogenic and lectin.',
+    )
+    expect(raw([])).toEqual({ about: 'raw', text: 'No accepted way to eat it raw is on record.' })
+  })
   it('of a part that was not named is told beside what is food', () => {
     const { reasons, verdict } = plan({ taxon: 'Ficta radix', mass_g: 500, goal: 'eat' }, CATALOGUE)
     expect(verdict).toBe('conditional')
