@@ -10,7 +10,7 @@ export interface FamilyFlag {
 
 const UMBELS = 6
 const MOSTLY_POISONOUS = 6
-/** Kinds whose smell is liked and gives no warning of the rest: one mark of smell goes a long way too far. */
+/** Known by a smell that is liked, and that stays on the hands: so many marks beside it. */
 const LIKED_SMELL = 4
 
 /**

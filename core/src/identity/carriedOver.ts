@@ -1,14 +1,13 @@
-import type { Catalogue } from '../flora/catalogue'
 import { findTaxon } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import type { BookState } from '../log/fold'
 import { kitchenAt } from '../log/houseState'
 import { kinOf } from '../lot/kin'
 import type { LotState, WeighIn } from '../lot/lotState'
-import { addDays, dayOf, type Instant } from '../quantity/instant'
+import { addDays, dayOf } from '../quantity/instant'
 import { isHarmful } from './clear'
 import { familyMarks, familyTold } from './familyMarks'
-import { countingTells, lotJudged } from './lotTells'
+import { countingTells, lotJudged, type Moment } from './lotTells'
 
 const LONGEST_YEAR_days = 367
 
@@ -24,11 +23,7 @@ export interface CarriedOver {
  * part and stage was weighed in from the same patch this year, all its doubles ruled out by tells seen then; no stray was
  * reported and nothing tasted wrong there since. One key tell is still looked at live on each day of picking, and it must fit.
  */
-export function carriedOver(
-  lot: LotState,
-  taxon: Taxon,
-  context: { readonly book: BookState; readonly catalogue: Catalogue; readonly now: Instant },
-): CarriedOver | undefined {
+export function carriedOver(lot: LotState, taxon: Taxon, context: Moment): CarriedOver | undefined {
   const { weighedIn } = lot
   const { book, catalogue } = context
   if (weighedIn === null || hasDeadlyDouble(taxon)) return undefined

@@ -1,17 +1,14 @@
-import type { Catalogue } from '../flora/catalogue'
 import { FAMILY_FLAGS, type FamilyFlag } from '../flora/families'
 import type { Taxon } from '../flora/taxon'
 import { CHARACTERS } from '../flora/vocabulary'
-import type { BookState } from '../log/fold'
 import type { LotState } from '../lot/lotState'
-import type { Instant } from '../quantity/instant'
-import { lotObservation } from './lotTells'
+import { lotObservation, type Moment } from './lotTells'
 
 /** How far the marks have come that a family is held to. */
 export interface FamilyMarks extends FamilyFlag {
   /** Independent marks seen on this lot that fit. */
   readonly seen: number
-  /** What could still be looked at in this season without harm to the plant, easiest first. */
+  /** What could still be looked at in this season without harm to the plant, easiest first; nothing once enough is seen. */
   readonly open: readonly string[]
 }
 
@@ -22,11 +19,7 @@ const NOT_A_MARK = ['crushedScent', 'taste', 'habitatSeen']
  * The marks seen of a plant whose family is mostly poisonous, whatever its own tells say; undefined for other families.
  * Characters of one group are one mark, as when a plant is ruled out. What speaks against the plant counts for nothing here.
  */
-export function familyMarks(
-  lot: LotState,
-  taxon: Taxon,
-  context: { readonly book: BookState; readonly catalogue: Catalogue; readonly now: Instant },
-): FamilyMarks | undefined {
+export function familyMarks(lot: LotState, taxon: Taxon, context: Moment): FamilyMarks | undefined {
   const flag = FAMILY_FLAGS[taxon.family]
   if (flag === undefined) return undefined
   const { observed, notVisible, season } = lotObservation(lot, taxon, context)
@@ -45,7 +38,8 @@ export function familyMarks(
       ['look', 'handle'].includes(CHARACTERS[character]?.cost ?? '') &&
       (season === undefined || (taxon.visible[character]?.includes(season) ?? true)),
   )
-  return { ...flag, seen: groups.size, open: open.toSorted((a, b) => ease(a) - ease(b)) }
+  const told = groups.size >= flag.marks
+  return { ...flag, seen: groups.size, open: told ? [] : open.toSorted((a, b) => ease(a) - ease(b)) }
 }
 
 /** Whether what its family is held to is seen; of other families always. */

@@ -10,7 +10,7 @@ import { removalOf } from '../take/removal'
 import { clear, contradictionsOf, judgeTells, seasonOf, type Clearance, type Observation } from './clear'
 
 /** What a lot's tells are held against. */
-interface Moment {
+export interface Moment {
   readonly book: BookState
   readonly catalogue: Catalogue
   readonly now: Instant

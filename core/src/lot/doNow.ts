@@ -196,7 +196,7 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
     ({ character }) => !asked.has(character) && (carried === undefined || taxon.keyCharacters.includes(character)),
   )
   // What only the family asks for comes after what the plant's own telling asks for.
-  const mark = untold || carried !== undefined ? undefined : marks?.open[0]
+  const mark = untold ? undefined : marks?.open[0]
   if (needed && lot.firstCutAt === null) {
     if (mark !== undefined && marks !== undefined) return look(mark, [], familyText(marks))
     if (worth !== undefined && (untold || carried !== undefined)) {

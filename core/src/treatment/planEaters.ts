@@ -30,10 +30,7 @@ export function amountReasons(use: Use, eaters: readonly PlanEater[], school: st
     .filter(({ who }) => eaters.some(({ kind }) => kind === who))
     .map(({ perDay_g, who, why }) => ({
       about: 'amount',
-      text: `At most ${formatMass(perDay_g)} a day for an ${who === 'adult' ? 'adult' : who}. ${why}`.replace(
-        'an child',
-        'a child',
-      ),
+      text: `At most ${formatMass(perDay_g)} a day for ${who === 'child' ? 'a' : 'an'} ${who}. ${why}`,
     }))
 }
 

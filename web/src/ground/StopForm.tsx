@@ -3,7 +3,6 @@ import {
   findTaxon,
   FIND_STATES,
   lastFound,
-  PARTS,
   plainWords,
   stopKinds,
   type Find,
@@ -22,14 +21,7 @@ import { Refusal } from '../controls/Refusal'
 
 type State = Find['state']
 
-export const STATE_WORDS: Readonly<Record<State, string>> = {
-  ready: 'ready',
-  'too-early': 'too early',
-  'not-enough': 'not enough',
-  past: 'past',
-  unsure: 'not sure',
-}
-const STATES = FIND_STATES.map((value) => ({ value, label: STATE_WORDS[value] }))
+const STATES = FIND_STATES.map((value) => ({ value, label: plainWords(value) }))
 const WHY: Readonly<Record<StopKind['why'], string>> = {
   known: 'seen here before',
   'may-grow': 'this ground would suit it',
@@ -107,18 +99,26 @@ function AddKind({
   taken: readonly string[]
   onAdd: (kind: { readonly taxon: string; readonly part: Part }) => void
 }) {
-  const options = useMemo(
+  const kinds = useMemo(
     () =>
-      context.catalogue.taxa
-        .flatMap((taxon) =>
-          [...new Set(taxon.uses.filter(({ verdict }) => verdict !== 'never').map(({ part }) => part))].map((part) => ({
-            value: `${taxon.scientificName}|${part}`,
-            label: `${commonName(taxon)} ${plainWords(part)} · ${taxon.scientificName}`,
-          })),
-        )
-        .toSorted((a, b) => a.label.localeCompare(b.label)),
+      new Map(
+        context.catalogue.taxa.flatMap((taxon) =>
+          [...new Set(taxon.uses.filter(({ verdict }) => verdict !== 'never').map(({ part }) => part))].map((part) => [
+            `${taxon.scientificName} ${part}`,
+            {
+              taxon: taxon.scientificName,
+              part,
+              label: `${commonName(taxon)} ${plainWords(part)} · ${taxon.scientificName}`,
+            },
+          ]),
+        ),
+      ),
     [context.catalogue],
   )
+  const options = [...kinds]
+    .filter(([value]) => !taken.includes(value))
+    .map(([value, { label }]) => ({ value, label }))
+    .toSorted((a, b) => a.label.localeCompare(b.label))
   return (
     <Field label="Something else that is here">
       {(id) => (
@@ -129,11 +129,10 @@ function AddKind({
           optionFilterProp="label"
           placeholder="a plant and its part"
           value={null}
-          options={options.filter(({ value }) => !taken.includes(value.replace('|', ' ')))}
+          options={options}
           onChange={(chosen: string | null) => {
-            const [taxon = '', part] = (chosen ?? '').split('|')
-            const known = PARTS.find((each) => each === part)
-            if (known !== undefined) onAdd({ taxon, part: known })
+            const kind = kinds.get(chosen ?? '')
+            if (kind !== undefined) onAdd({ taxon: kind.taxon, part: kind.part })
           }}
         />
       )}
@@ -181,7 +180,7 @@ export function LastFound({ context, patch }: { context: JudgeContext; patch?: s
                   <Link to={`/patch/${find.patch}`}>{context.book.house.patches[find.patch]?.name ?? find.patch}</Link>
                 </td>
               )}
-              <td>{STATE_WORDS[find.state]}</td>
+              <td>{plainWords(find.state)}</td>
               <td>{ago(find)}</td>
             </tr>
           ))}

@@ -78,8 +78,8 @@ export default function OutingPlace() {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the choices are told by what was ticked
     [choices, wanted, count, book, catalogue, weather],
   )
-  const litres = carried.trim() === '' ? undefined : readField(carried)
-  const carried_mL = litres !== undefined && 'value' in litres && litres.value >= 0 ? litres.value * 1000 : undefined
+  const litres = readCarried(carried)
+  const carried_mL = litres !== undefined && 'value' in litres ? litres.value * 1000 : undefined
   const water = useMemo(
     () =>
       outingWater(
@@ -265,6 +265,14 @@ export default function OutingPlace() {
       </div>
     </>
   )
+}
+
+/** Litres, 0 or more; undefined where the field was left empty. */
+function readCarried(text: string): ReturnType<typeof readField> | undefined {
+  const read = text.trim() === '' ? undefined : readField(text)
+  return read !== undefined && 'value' in read && read.value < 0
+    ? { error: 'Give 0 or more, or leave it empty.' }
+    : read
 }
 
 /** What it takes to make all of it ready where there is only what one carries, and what to leave out when that is too much. */

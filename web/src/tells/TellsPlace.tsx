@@ -2,14 +2,13 @@ import {
   CHARACTERS,
   commonName,
   nameInText,
-  countingTells,
   familyMarks,
-  familyTold,
   findTaxon,
   formatCount,
   gateViews,
   isHarmful,
   lotClearance,
+  lotObservation,
   meetingDays,
   meetingsNeeded,
   plainWords,
@@ -41,12 +40,10 @@ export default function TellsPlace() {
     )
   const clearance = lotClearance(lot, taxon, context)
   const [gate] = gateViews(lot, context)
-  const observed: Record<string, readonly string[]> = {}
-  for (const { character, answer, states } of countingTells(lot))
-    if (answer === 'seen') observed[character] = [...new Set([...(observed[character] ?? []), ...states])]
+  const { observed } = lotObservation(lot, taxon, context)
   const marks = familyMarks(lot, taxon, context)
   const told = clearance.missing.length === 0 && !clearance.standing.some(isHarmful)
-  const next = told ? (familyTold(marks) ? undefined : marks?.open[0]) : clearance.next[0]?.character
+  const next = told ? marks?.open[0] : clearance.next[0]?.character
   const asking = gate?.state === 'ajar' && next !== undefined
   const rivals = rivalsOf(taxon, clearance, context.catalogue)
   return (
