@@ -1,5 +1,6 @@
 import type { Taxon, Use } from './taxon'
 import type { Part, Stage } from './vocabulary'
+import { withCapital } from '../quantity/format'
 
 /** All records at one revision. A verdict stores the revision it was judged by. */
 export interface Catalogue {
@@ -63,6 +64,5 @@ export function nameInText(taxon: Taxon): string {
 
 /** The name a cook would say first, and the part: `Nettle tops`. */
 export function commonName(taxon: Taxon): string {
-  const name = taxon.commonNames.en[0] ?? taxon.scientificName
-  return name.charAt(0).toUpperCase() + name.slice(1)
+  return withCapital(nameInText(taxon))
 }

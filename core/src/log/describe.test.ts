@@ -57,11 +57,43 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   ],
   [{ type: 'ground-noted', patch: 'wall', name: 'New wall', facts: {} }, 'Ground of New wall: named.'],
   [{ type: 'ground-noted', patch: 'none', facts: { dogs: 'none' } }, 'Ground of none: dogs.'],
+  [
+    {
+      type: 'ground-noted',
+      patch: 'wall',
+      facts: {
+        vigour: 'lush',
+        railway: { distance_m: null },
+        works: { distance_m: 900 },
+        field: { distance_m: 80, lastSprayed: null },
+        grazed: false,
+        flood: { last: null },
+        soil: [],
+        access: ['mud'],
+        habitat: [],
+        companions: [],
+      },
+    },
+    'Ground of Wall: how it grows, distance to a railway, distance to works, farmed land near it, grazing, floods, soil tests, getting there, what kind of ground and what else grows there.',
+  ],
   [{ type: 'eater-noted', eater: { ...eater, sensitivities: null } }, 'Di (child): not asked yet.'],
   [{ type: 'eater-noted', eater: { ...eater, sensitivities: [] } }, 'Di (child): asked: nothing to mind.'],
   [{ type: 'eater-noted', eater: { ...eater, sensitivities: ['kidney-stone'] } }, 'Di (child): kidney stone.'],
   [{ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, 'Met nettle (young) and was sure of it.'],
   [{ type: 'plant-met', taxon: 'Planta ignota', stage: 'young' }, 'Met Planta ignota (young) and was sure of it.'],
+  [
+    { type: 'plant-met', taxon: 'Urtica dioica', stage: 'young', patch: 'wall', mentor: 'my aunt' },
+    'Met nettle (young) at Wall and was sure of it, shown by my aunt.',
+  ],
+  [
+    { type: 'plant-met', taxon: 'Urtica dioica', stage: 'young', patch: 'none' },
+    'Met nettle (young) at none and was sure of it.',
+  ],
+  [
+    { type: 'instrument-set-right', instrument: 'thermometer', offset: -0.8421 },
+    'Probe thermometer set right: it showed 0.84 °C too little.',
+  ],
+  [{ type: 'instrument-set-right', instrument: 'ph', offset: 0.2 }, 'pH meter set right: it showed 0.2 pH too much.'],
   [{ type: 'struck', entry: 'x', why: 'twice' }, 'Struck out: twice.'],
   [
     { type: 'redated', entry: 'x', to: '2027-05-15T08:30:00.000Z', why: 'a wrong clock' },
@@ -161,6 +193,21 @@ const TOLD: readonly (readonly [Saying, string])[] = [
     'Weighed in 1 g of nettle (leaf, young) from none.',
   ],
   [
+    {
+      type: 'weighed-in',
+      lot,
+      code: '27-001',
+      taxon: 'Urtica dioica',
+      part: 'leaf',
+      stage: 'young',
+      patch: 'wall',
+      mass_g: 120,
+      counted: 60,
+      pickedAt: T,
+    },
+    'Counted 60, about 120 g of nettle (leaf, young) from Wall.',
+  ],
+  [
     { type: 'tell-seen', lot, character: 'leafMargin', answer: 'seen', states: ['serrate', 'entire'] },
     'Leaf edge: serrate and entire.',
   ],
@@ -223,6 +270,11 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   [{ type: 'ingredient-added', lot, what: 'salt', name: 'sea salt', mass_g: 12 }, 'Added 12 g of sea salt.'],
   [{ type: 'weighed', lot, mass_g: 700, after: 'cooking' }, 'Weighed 700 g after cooking.'],
   [taste, 'Ann tasted: bitter 3 of 10, good.'],
+  [
+    { ...taste, astringent: 2, notes: { sour: 4, sweet: 0 }, aftertaste: 5 },
+    'Ann tasted: bitter 3 of 10, dry 2, sour 4, aftertaste 5, good.',
+  ],
+  [{ ...taste, aftertaste: 0 }, 'Ann tasted: bitter 3 of 10, good.'],
   [{ ...taste, taster: 'nobody', accepts: false }, 'nobody tasted: bitter 3 of 10, not yet.'],
   [{ ...taste, alarm: 'soap' }, 'Ann tasted soap: stopped.'],
   [
@@ -261,5 +313,15 @@ it('tells every kind of entry in one plain sentence, names where there are any a
   })
   for (const [saying, sentence] of TOLD)
     expect(describeEntry(pen.stamp(saying), pen.log.state, CATALOGUE), saying.type).toBe(sentence)
+  const setRight = pen.stamp({ type: 'instrument-set-right', instrument: 'ph', offset: 0.2 })
+  expect(describeEntry({ ...setRight, simulated: true } as never, pen.log.state, CATALOGUE)).toMatch(
+    / too much \(stand-in\)\.$/,
+  )
+  // Before any kitchen is noted a moment is told in UTC; after, in the time of the kitchen.
+  const redated = pen.stamp({ type: 'redated', entry: 'x', to: T, why: 'late' })
+  expect(describeEntry(redated, new Pen().log.state, CATALOGUE)).toMatch(/, Sun 16 May 2027 08:00: late\.$/)
+  const away = new Pen()
+  away.write({ type: 'kitchen-set', kitchen: { ...kitchen, timeZone: 'America/Lima' } })
+  expect(describeEntry(redated, away.log.state, CATALOGUE)).toMatch(/, Sun 16 May 2027 03:00: late\.$/)
   expect(() => describeEntry({ type: 'magic' } as never, pen.log.state, CATALOGUE)).toThrow(/known entry/)
 })

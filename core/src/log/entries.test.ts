@@ -152,11 +152,19 @@ describe('what an entry leaves behind', () => {
       const written = (saying: Saying) => ({ ...stamped(saying), book, ...(simulated ? { simulated: true } : {}) })
       const told = [reading, taste].reduce((grown, each) => applyLot(grown, written(each) as LotEntry), emptyLot('A'))
       const { setRight } = applyHouse(EMPTY_HOUSE, written(offset) as HouseEntry)
-      return [told.readings.length, told.tastes.length, Object.keys(setRight).length]
+      return [told.readings.length, told.tastes.length, setRight]
     }
-    expect(from('demo', true)).toEqual([1, 1, 1])
-    expect(from('b', true)).toEqual([0, 0, 0])
-    expect(from('b', false)).toEqual([1, 1, 1])
+    const right = { ph: { offset: 0.1, at: AT } }
+    expect(from('demo', true)).toEqual([1, 1, right])
+    expect(from('b', true)).toEqual([0, 0, {}])
+    expect(from('b', false)).toEqual([1, 1, right])
+    const both = house(EMPTY_HOUSE, offset, { ...offset, instrument: 'scale', offset: 3 })
+    expect(both.setRight).toEqual({ ...right, scale: { offset: 3, at: AT } })
+    const stop = (state: 'ready' | 'past') =>
+      ({ type: 'stop-noted', patch: 'wall', finds: [{ taxon: 'x', part: 'leaf', state }] }) as const
+    expect(house(EMPTY_HOUSE, stop('ready'), stop('past')).stops).toEqual({
+      wall: [stop('ready'), stop('past')].map(({ finds }) => ({ at: AT, finds })),
+    })
     expect(lot(reading).readings).toEqual([{ at: AT, what: 'ph', value: 3.5, instrument: 'pH meter' }])
     const { type, lot: of, ...fact } = taste
     expect([type, of]).toEqual(['tasted', 'A'])
@@ -213,8 +221,11 @@ describe('what an entry leaves behind', () => {
     const fromPack = applyLot(packed, stamped({ ...serve, pack: 'q' }) as LotEntry)
     expect(fromPack.packs.map(({ mass_g }) => mass_g)).toEqual([100, 110])
     expect(fromPack.mass_g).toBe(packed.mass_g)
+    // What was eaten is judged as it was: out of a pack as it went in, else as it stood.
+    expect(fromPack.servings[0]?.lotThen).toBe(packed.packs[1]?.lotThen)
     const fromLot = applyLot(packed, stamped({ ...serve, pack: null }) as LotEntry)
     expect(fromLot.mass_g).toBe(packed.mass_g - 40)
+    expect(fromLot.servings[0]?.lotThen).toBe(packed)
     expect(fromLot.flows.at(-1)).toEqual({ at: AT, what: 'served', mass_g: 40, to: 'soup' })
   })
   it('touches the lots it names, and the household none', () => {

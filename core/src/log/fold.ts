@@ -153,10 +153,10 @@ const FEW = 50
 
 /** Entries in the order of the log: mostly they come so, and looking costs a fraction of what sorting them again does. */
 function inTime(entries: readonly Entry[]): readonly Entry[] {
-  for (let index = 1; index < entries.length; index += 1) {
-    const [before, entry] = [entries[index - 1], entries[index]]
-    if (before !== undefined && entry !== undefined && compareEntries(before, entry) > 0)
-      return entries.toSorted(compareEntries)
+  let before = entries[0]
+  for (const entry of entries) {
+    if (before !== undefined && compareEntries(before, entry) > 0) return entries.toSorted(compareEntries)
+    before = entry
   }
   return entries
 }

@@ -30,6 +30,9 @@ describe('the log', () => {
       { numRuns: 200 },
     )
     expect(addEntries(whole, entries)).toBe(whole)
+    const twice = foldLog([...entries, ...entries])
+    expect(twice.order).toEqual(whole.order)
+    expect(twice.entries.size).toBe(entries.length)
   })
   it('takes hundreds at once in between those that are there, each once and in its place', () => {
     const met = (index: number): Entry => ({

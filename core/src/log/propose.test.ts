@@ -127,12 +127,15 @@ describe('a proposed entry', () => {
   it('about looking and counting is held against the vocabulary and itself', () => {
     const pen = household(new Pen())
     weighIn(pen)
-    const look = (character: string, states: string[], answer: 'seen' | 'not-visible' = 'seen') =>
+    const look = (character: string, states: string[], answer: Saying<'tell-seen'>['answer'] = 'seen') =>
       refusal(pen, { type: 'tell-seen', lot: 'A', character, answer, states })
     expect(look('aura', ['green'])).toBe('character: aura is not a character that can be looked at.')
     expect(look('stemSection', ['opposite'])).toBe('states: opposite is not a state of this character.')
     expect(look('stemSection', [])).toBe('states: Say what you saw.')
     expect(look('stemSection', [], 'not-visible')).toBe('taken')
+    expect(look('fruit', [], 'lay-about')).toBe('states: Say what you saw.')
+    expect(look('fruit', ['nut-in-cup'], 'lay-about')).toBe('taken')
+    expect(look('stemSection', ['square'], 'lay-about')).toBe('answer: Only what a plant sheds can lie about.')
     const stand = (over: Partial<Saying<'stand-counted'>>) =>
       refusal(pen, {
         type: 'stand-counted',
@@ -393,6 +396,23 @@ describe('what passes mass on', () => {
       /^parts: Lot A is stopped and would stop all of it: .+ .+\.$/,
     )
   })
+  it('is known and sorted before it is joined: in a batch neither could be made up for', () => {
+    const pen = bringIn(kitchen())
+    const whole = bringIn(pen.copy(), { lot: 'B' })
+    expect(refusal(whole.copy(), join(['A', 100], ['B', 50]))).toBe('taken')
+    const struck = (type: 'sorted' | 'certain-attested') => {
+      const copy = whole.copy()
+      const entry = inOrder(copy.log).findLast((each) => each.type === type)
+      copy.write({ type: 'struck', entry: entry?.id ?? '', why: 'x' })
+      return refusal(copy, join(['A', 100], ['B', 50]))
+    }
+    expect(struck('sorted')).toBe(
+      'parts: Lot B: Sort is not open yet, and in a batch it could not be made up for. Go through it piece by piece, trim it, and weigh what goes on.',
+    )
+    expect(struck('certain-attested')).toMatch(
+      /^parts: Lot B: Identity is not open yet, and in a batch it could not be made up for\. .+\.$/,
+    )
+  })
   it('to a patch, a lot, a pack or a person that is not here is refused', () => {
     const pen = cook(kitchen())
     expect(refusal(pen, pack('p', 100))).toBe('taken')
@@ -482,6 +502,35 @@ describe('a bath', () => {
     leachBaths(pen, 'A', { protocol: 'hot baths', step: 5, count: 9, minutes: 15, taste: null })
     expect(refusal(pen, bath())).toBe('taken')
     expect(refusal(pen, crumb)).toBe('crumb: It lies in the water. Pour it off, then taste a crumb.')
+  })
+})
+
+describe('what an instrument or a stand-in tells', () => {
+  it('counts of a real one alone, and of one that is off, not broken', () => {
+    const pen = bringIn(household(new Pen()))
+    const judged = (saying: Saying, simulated = false) => {
+      const entry = { ...pen.stamp(saying), ...(simulated ? { simulated } : {}) } as ReturnType<Pen['stamp']>
+      const proposal = propose(entry, pen.log, pen.catalogue, pen.now)
+      return proposal.ok ? 'taken' : `${proposal.field}: ${proposal.message}`
+    }
+    const off = (offset: number): Saying => ({ type: 'instrument-set-right', instrument: 'ph', offset })
+    const ph: Saying = { type: 'reading-taken', lot: 'A', what: 'ph', value: 3, instrument: 'pH meter' }
+    const taste: Saying = {
+      ...{ type: 'tasted', lot: 'A', taster: 'ann', bitter: 1, astringent: 0, crumb: false, accepts: true },
+      alarm: 'soap',
+    }
+    expect([off(0.1), ph, taste].map((saying) => judged(saying))).toEqual(['taken', 'taken', 'taken'])
+    expect([off(0.1), ph, taste].map((saying) => judged(saying, true))).toEqual([
+      'instrument: A stand-in instrument measures nothing. Set a real one right.',
+      'instrument: A stand-in instrument measures nothing. Read a real one, and note it by hand.',
+      'taster: A stand-in tastes nothing. Taste it yourself, and note that.',
+    ])
+    // Five times what such a one is ordinarily off by is the most: 0.25 for this one.
+    expect([1.25, -1.25].map((offset) => judged(off(offset)))).toEqual(['taken', 'taken'])
+    for (const offset of [1.2501, -1.2501])
+      expect(judged(off(offset))).toBe(
+        'offset: The pH meter is off by 1.3 pH: that is not set right, it is broken. Read another.',
+      )
   })
 })
 

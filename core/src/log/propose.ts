@@ -9,20 +9,12 @@ import { emptyLot, isBegun, isOnlyCounted, strandsOf, type LotState } from '../l
 import { instrument } from '../instruments/instruments'
 import { rawUntil } from '../lot/rawUntil'
 import { massBalance } from '../lot/story'
-import { formatList, formatMass, formatSpan } from '../quantity/format'
+import { formatList, formatMass, formatSpan, withoutCapital } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf, treatmentProgress, type StepProgress, type TreatmentProgress } from '../treatment/progress'
 import type { Protocol } from '../flora/taxon'
-import {
-  isHouseEntry,
-  isLineageEntry,
-  isLotEntry,
-  type Entry,
-  type HouseEntry,
-  type LineageEntry,
-  type LotEntry,
-} from './entries'
+import { isLineageEntry, isLotEntry, type Entry, type HouseEntry, type LineageEntry, type LotEntry } from './entries'
 import { asDated, isAmendment } from './amendments'
 import type { BathChanged } from './entries/bathChanged'
 import type { InstrumentSetRight } from './entries/instrumentSetRight'
@@ -90,20 +82,18 @@ function checkRedating(redating: Redated, log: BookLog, now: Instant): Proposal 
   if (minutesBetween(now, to) > CLOCK_SKEW_MINUTES) return no('to', IN_FUTURE)
   const entry = asDated(written, log.amendments)
   if (entry.at === to) return no('to', 'That is the time it has already.')
-  if (isHouseEntry(entry)) return OK
   const unbalanced = unbalancedBy(redating, log)
   if (!isLotEntry(entry)) return unbalanced
   const lot = log.state.lots.get(entry.lot)
-  const born = lot?.from.map(({ at }) => at).sort()[0]
-  if (born !== undefined && to < born) return no('to', 'That is before this lot came to be.')
-  const pickedAt = entry.type === 'weighed-in' ? entry.pickedAt : lot?.weighedIn?.pickedAt
-  if (pickedAt !== undefined && to < pickedAt) return no('to', 'That is before it was picked.')
-  const run = lot?.runs.find(({ entry: begun, done }) =>
-    entry.type === 'step-done' ? begun === entry.begun : begun === entry.id && done !== null,
+  if (lot === undefined) return unbalanced
+  if (lot.from.length > 0 && lot.from.every(({ at }) => to < at)) return no('to', 'That is before this lot came to be.')
+  if (lot.weighedIn !== null && to < lot.weighedIn.pickedAt) return no('to', 'That is before it was picked.')
+  const backwards = lot.runs.some(
+    ({ entry: begun, begunAt, done }) =>
+      (entry.type === 'step-done' && entry.begun === begun && to < begunAt) ||
+      (entry.id === begun && done !== null && done.at < to),
   )
-  const [from, until] =
-    run === undefined ? [to, to] : entry.type === 'step-done' ? [run.begunAt, to] : [to, endOf(log, entry.id) ?? to]
-  return until < from ? no('to', 'It cannot end before it began.') : unbalanced
+  return backwards ? no('to', 'It cannot end before it began.') : unbalanced
 }
 
 /** Whether masses would no longer add up: more would have left a lot than there was by then, or a lot would be gone. */
@@ -122,14 +112,6 @@ function adds(lot: LotState): boolean {
   const { picked_g, takenUp_g, left, inHand_g } = massBalance(lot)
   const out_g = left.reduce((sum, { mass_g }) => sum + mass_g, inHand_g)
   return Math.abs(out_g - picked_g - takenUp_g) <= SCALE_g
-}
-
-/** When the load begun by an entry came out. */
-function endOf(log: BookLog, begun: string): Instant | undefined {
-  const done = log.order.find(
-    (entry) => entry.type === 'step-done' && entry.begun === begun && !log.amendments.struck.has(entry.id),
-  )
-  return done?.at
 }
 
 /** Splitting, joining and opening: the mass is there, the new code is free, and nothing half done is mixed. */
@@ -170,6 +152,13 @@ function checkJoin(entry: Extract<LineageEntry, { type: 'joined' }>, context: Ju
       .find(({ state }) => state === 'closed')
     if (stopped !== undefined)
       return no('parts', `Lot ${lot.code} is stopped and would stop all of it: ${stopped.reasons.join(' ')}`)
+    // Nobody could look at that part again, nor weigh it by itself: its gate would stay ajar for good.
+    const unseen = (['identity', 'sort'] as const).find((gate) => judge(gate, lot, context).state !== 'open')
+    if (unseen !== undefined)
+      return no(
+        'parts',
+        `Lot ${lot.code}: ${GATE_NAMES[unseen]} is not open yet, and in a batch it could not be made up for. ${judge(unseen, lot, context).reasons.join(' ')}`,
+      )
   }
   const lots = parts.flatMap(({ lot, mass_g }) => (lot === undefined ? [] : [{ lotThen: lot, mass_g }]))
   if (lots.every(({ lotThen }) => judge('makeSafe', lotThen, context).state === 'open')) return OK
@@ -268,7 +257,7 @@ function checkSetRight(entry: InstrumentSetRight): Proposal {
   return Math.abs(entry.offset) > BROKEN_FROM * offset
     ? no(
         'offset',
-        `The ${name.toLowerCase()} is off by ${Number(Math.abs(entry.offset).toPrecision(2))} ${unit}: that is not set right, it is broken. Read another.`,
+        `The ${withoutCapital(name)} is off by ${Number(Math.abs(entry.offset).toPrecision(2))} ${unit}: that is not set right, it is broken. Read another.`,
       )
     : OK
 }

@@ -367,12 +367,17 @@ describe('a batch', () => {
   it('has the worst state of each gate, and nothing that is stopped may go into it', () => {
     const pen = two(raw, raw)
     pen.write({ type: 'stray-reported', lot: 'B', what: 'x', brokenUp: false })
+    const parts = ['A', 'B'].map((lot) => ({ lot, mass_g: 900 }))
     expect(
-      join(pen, 'J', [
-        ['A', 900],
-        ['B', 900],
-      ]),
-    ).toEqual({ ok: true })
+      refusal(
+        join(pen, 'J', [
+          ['A', 900],
+          ['B', 900],
+        ]),
+      ),
+    ).toMatch(/^parts: Lot B: Identity is not open yet, and in a batch it could not be made up for\. A stray was/)
+    // Another device may have joined them all the same.
+    pen.force({ type: 'joined', lot: 'J', code: 'J', parts })
     expect(see(pen, 'J', 'identity').state).toBe('ajar')
     const stopped = two(raw, raw)
     stopped.force({ type: 'stray-reported', lot: 'B', what: 'x', brokenUp: true })

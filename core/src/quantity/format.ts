@@ -7,6 +7,16 @@ export function grouped(value: number, digits = 0): string {
   return part === undefined ? groups : `${groups}.${part}`
 }
 
+/** A text at the beginning of a sentence. @example withCapital('oxalate') // 'Oxalate' */
+export function withCapital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}
+
+/** A text inside a sentence, its other capitals kept. @example withoutCapital('Kitchen scale') // 'kitchen scale' */
+export function withoutCapital(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1)
+}
+
 /** A mass for the screen, rounded to whole grams. @example formatMass(1240) // '1,240 g' */
 export function formatMass(mass_g: number): string {
   return `${grouped(Math.round(mass_g))} g`

@@ -1,6 +1,6 @@
 import type { Taxon } from '../flora/taxon'
 import type { Part } from '../flora/vocabulary'
-import { formatCount, grouped } from '../quantity/format'
+import { formatCount, grouped, withoutCapital } from '../quantity/format'
 import { lifeTableOf, safeTake } from './projection'
 import { bearingOf, growthForm, removalOf, type GrowthForm, type Removal } from './removal'
 import { estimateStand, type Stand } from './standEstimate'
@@ -277,5 +277,5 @@ function reasonsOf(
 
 function usualCut({ uses }: Taxon, part: Part): string {
   const cut = uses.find((use) => use.part === part)?.cut
-  return cut === undefined ? '' : `: ${cut.charAt(0).toLowerCase()}${cut.slice(1).replace(/\.$/, '')}`
+  return cut === undefined ? '' : `: ${withoutCapital(cut).replace(/\.$/, '')}`
 }

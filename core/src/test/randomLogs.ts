@@ -1,8 +1,9 @@
 import { chance } from '../quantity/chance'
+import { judge } from '../gates/judge'
 import { addEntries, foldLog, inOrder, type BookLog } from '../log/fold'
 import { isAmendment } from '../log/amendments'
 import type { Saying } from '../log/stamp'
-import { isBegun } from '../lot/lotState'
+import { isBegun, strandsOf, type LotState } from '../lot/lotState'
 import { massBalance } from '../lot/story'
 import { mayActByHand } from './secondOpinion'
 import { CLEAN, household, Pen } from './pen'
@@ -70,7 +71,7 @@ export function playRandomLog(seed: number): RandomLog {
     if (act === undefined) continue
     if (random() * SLIP_ONE_IN < 1) slip()
     else act(attempt, pen)
-    if (random() < 0.04) between()
+    if (random() < 0.09) between()
   }
   finish()
   return { pen, ...tally, fault }
@@ -113,11 +114,19 @@ export function playRandomLog(seed: number): RandomLog {
   function between(): void {
     const lots = [...pen.log.state.lots.values()].filter(({ mass_g }) => mass_g > 50)
     if (lots.length === 0) return
-    const [a, b] = [pick(lots), pick(lots)]
+    // Lots not known and sorted yet are refused: mostly a cook joins what is.
+    const ready = lots.filter((lot) =>
+      (['identity', 'sort'] as const).every((gate) => judge(gate, lot, pen.context).state === 'open'),
+    )
+    const among = ready.length > 1 && random() < 0.8 ? ready : lots
+    const twins = among.filter((lot) => among.some((other) => other !== lot && kindOf(other) === kindOf(lot)))
+    const a = pick(twins.length > 0 ? twins : among)
+    const same = twins.filter((lot) => lot !== a && kindOf(lot) === kindOf(a))
+    const b = pick(same.length > 0 && random() < 0.9 ? same : among)
     serial += 1
     const into = `N${serial}`
     const what = random()
-    if (what < 0.45) {
+    if (what < 0.35) {
       const { proposal } = attempt({
         type: 'split',
         lot: a.id,
@@ -133,7 +142,11 @@ export function playRandomLog(seed: number): RandomLog {
         mass_g: Math.round(mass_g * (random() < 0.5 ? 1 : 0.5)),
       }))
       const { proposal } = attempt({ type: 'joined', lot: into, code: into, parts })
-      if (proposal.ok) tally.joined += 1
+      if (!proposal.ok) return
+      tally.joined += 1
+      const kind = kindOf(a)
+      // What was joined goes on by the way of its kind, as one lot.
+      if (kind !== undefined && kind === kindOf(b)) scripts.push(fromSorted(kind, into, random))
     } else openOne(into)
   }
 
@@ -162,6 +175,12 @@ export function playRandomLog(seed: number): RandomLog {
       if (lot.mass_g > 5) attempt(packing(lot.id, `${lot.id}-end`, 'frozen', lot.mass_g / 2, -19))
     }
   }
+}
+
+/** The kind of a lot, or of the first picking in it. */
+function kindOf(lot: LotState): Kind | undefined {
+  const taxon = strandsOf(lot)[0]?.lot.weighedIn?.taxon
+  return KIND_NAMES.find((kind) => KINDS[kind].taxon === taxon)
 }
 
 type Act = (attempt: (saying: Saying, at?: string) => ReturnType<Pen['try']>, pen: Pen) => void
@@ -201,7 +220,56 @@ function packing(
 
 /** The right way of one lot, act by act. */
 function script(kind: Kind, lot: string, patch: string, random: () => number): Act[] {
-  const { taxon, part, stage, way, goal } = KINDS[kind]
+  const { taxon, part, stage } = KINDS[kind]
+  return [
+    (attempt, pen) =>
+      void attempt({
+        type: 'weighed-in',
+        lot,
+        code: lot,
+        taxon,
+        part,
+        stage,
+        patch,
+        mass_g: 1000,
+        pickedAt: pen.now,
+        // Now and then it was counted in the field, and is weighed when it is sorted.
+        ...(random() < 0.08 ? { counted: 300, mass_g: 700 + Math.floor(600 * random()) } : {}),
+      }),
+    ...TELLS[kind].map(([character, state]) =>
+      say({ type: 'tell-seen', lot, character, answer: 'seen', states: [state] }),
+    ),
+    say({
+      type: 'certain-attested',
+      lot,
+      ...(random() < 0.15 ? { stand: { mixed: random() < 0.7, stemsSeen: random() < 0.2 ? 4 : 12 } } : {}),
+    }),
+    say({
+      type: 'stand-counted',
+      lot,
+      stems: 4000,
+      taken: 50,
+      wildlifeLooked: true,
+      wildlifeOn: 0,
+      othersPick: false,
+      school: null,
+    }),
+    say({
+      type: 'sorted',
+      lot,
+      stageSeen: stage,
+      kept_g: 900,
+      trimmed_g: 100,
+      trimmedTo: 'compost',
+      wash: { water: random() < 0.97 ? 'safe' : 'chemicals', changes: 3 },
+    }),
+    ...fromSorted(kind, lot, random),
+  ]
+}
+
+/** The right way from the sorted lot on. */
+function fromSorted(kind: Kind, lot: string, random: () => number): Act[] {
+  const { way, goal } = KINDS[kind]
   const load =
     (step: number, minutes: number): Act =>
     (attempt, pen) => {
@@ -251,47 +319,6 @@ function script(kind: Kind, lot: string, patch: string, random: () => number): A
             ]
           : [load(2, 4)]
   return [
-    (attempt, pen) =>
-      void attempt({
-        type: 'weighed-in',
-        lot,
-        code: lot,
-        taxon,
-        part,
-        stage,
-        patch,
-        mass_g: 1000,
-        pickedAt: pen.now,
-        // Now and then it was counted in the field, and is weighed when it is sorted.
-        ...(random() < 0.08 ? { counted: 300, mass_g: 700 + Math.floor(600 * random()) } : {}),
-      }),
-    ...TELLS[kind].map(([character, state]) =>
-      say({ type: 'tell-seen', lot, character, answer: 'seen', states: [state] }),
-    ),
-    say({
-      type: 'certain-attested',
-      lot,
-      ...(random() < 0.15 ? { stand: { mixed: random() < 0.7, stemsSeen: random() < 0.2 ? 4 : 12 } } : {}),
-    }),
-    say({
-      type: 'stand-counted',
-      lot,
-      stems: 4000,
-      taken: 50,
-      wildlifeLooked: true,
-      wildlifeOn: 0,
-      othersPick: false,
-      school: null,
-    }),
-    say({
-      type: 'sorted',
-      lot,
-      stageSeen: stage,
-      kept_g: 900,
-      trimmed_g: 100,
-      trimmedTo: 'compost',
-      wash: { water: random() < 0.97 ? 'safe' : 'chemicals', changes: 3 },
-    }),
     say(packing(lot, `${lot}-raw`, 'chilled', 100, random() < 0.9 ? 3 : 12)),
     say({ type: 'way-chosen', lot, protocol: way, goal }),
     ...treatment,

@@ -6,6 +6,7 @@ import { strandsOf, type LotState } from '../lot/lotState'
 import { SORT_OPS } from './batchUse'
 import { groundGerms, isHotThrough } from './groundGerms'
 import { treatmentProgress, type StepProgress } from './progress'
+import { withCapital } from '../quantity/format'
 
 /** One hazard of the lot and how it stands. */
 export interface LedgerLine {
@@ -80,7 +81,7 @@ function answer(
   protocol: Protocol | undefined,
 ): Pick<LedgerLine, 'state' | 'text'> {
   const name = plainWords(hazard.id)
-  const said = (text: string) => `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${text}`
+  const said = (text: string) => `${withCapital(name)}: ${text}`
   const refusal = hazard.answers.find(({ kind }) => kind === 'refusal')
   if (refusal !== undefined || hazard.answers.length === 0)
     return { state: 'refused', text: said(refusal?.says ?? 'no answer is on record.') }

@@ -1,7 +1,7 @@
 import { findTaxon, usesOf, type Catalogue } from '../flora/catalogue'
 import type { Goal, Protocol, Taxon, Use, UseHazard } from '../flora/taxon'
 import { plainWords } from '../flora/vocabulary'
-import { formatList } from '../quantity/format'
+import { formatList, withCapital } from '../quantity/format'
 import { multiplyRanges, scaleRange, type Range } from '../quantity/range'
 import { amountReasons, cautions, overCap } from './planEaters'
 import { fillSteps } from './planSteps'
@@ -167,7 +167,7 @@ function hazardReasons(use: Use, protocol: Protocol, goal: Goal): readonly PlanR
     const name = plainWords(hazard.id)
     return {
       about: hazard.id,
-      text: `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${said.join(' ') || 'still to be answered before it is food.'}`,
+      text: `${withCapital(name)}: ${said.join(' ') || 'still to be answered before it is food.'}`,
     }
   })
 }

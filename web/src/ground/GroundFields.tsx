@@ -1,4 +1,13 @@
-import { ACCESS, HABITAT_STATES, plainWords, SOIL_METALS, UPSTREAM, type GroundNote, type PastUse } from '@ellop/core'
+import {
+  ACCESS,
+  type GroundNote,
+  HABITAT_STATES,
+  type PastUse,
+  plainWords,
+  SOIL_METALS,
+  UPSTREAM,
+  withCapital,
+} from '@ellop/core'
 import { Checkbox, Input } from 'antd'
 import type { ReactNode } from 'react'
 import { Choice } from '../controls/Choice'
@@ -228,7 +237,7 @@ const FIELDS: { readonly [Fact in keyof GroundNote]?: (props: FieldsProps) => Re
         {SOIL_METALS.map((what) => (
           <NumberField
             key={what}
-            label={`${what.charAt(0).toUpperCase()}${what.slice(1)}`}
+            label={withCapital(what)}
             unit="mg/kg"
             value={draft.soil[what]}
             onChange={(typed) => onChange({ ...draft, soil: { ...draft.soil, [what]: typed } })}

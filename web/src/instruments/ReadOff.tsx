@@ -1,10 +1,11 @@
 import {
   instrument,
-  potTruth,
   type InstrumentId,
   type InstrumentKind,
   type JudgeContext,
   type LotState,
+  potTruth,
+  withoutCapital,
 } from '@ellop/core'
 import { Button } from 'antd'
 import { useCallback, useEffect, useState } from 'react'
@@ -75,7 +76,7 @@ export function ReadOff({
   if (device === undefined)
     return (
       <Button size="large" className="read-off" onClick={() => void begin()}>
-        Read the {kind.name.toLowerCase()}
+        Read the {withoutCapital(kind.name)}
       </Button>
     )
   return (

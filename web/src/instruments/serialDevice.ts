@@ -1,4 +1,4 @@
-import { parseInstrumentLine, type InstrumentKind } from '@ellop/core'
+import { type InstrumentKind, parseInstrumentLine, withoutCapital } from '@ellop/core'
 import type { Device } from './device'
 
 /** Of the browser's serial port, what is needed here. */
@@ -23,7 +23,7 @@ export async function serialDevice(kind: InstrumentKind): Promise<Device | undef
     if (port === undefined) return undefined
     await port.open({ baudRate: BAUD })
     return {
-      name: kind.name.toLowerCase(),
+      name: withoutCapital(kind.name),
       simulated: false,
       listen(tell) {
         const stop = new AbortController()

@@ -1,5 +1,6 @@
 import type { InstrumentKind, StandInTold, Truth } from '@ellop/core'
 import type { Device } from './device'
+import { withoutCapital } from '@ellop/core'
 
 /** Which one hangs in the demonstration's kitchen: it is off by as much each time it is asked. */
 const SEED = 2027
@@ -7,7 +8,7 @@ const SEED = 2027
 /** A stand-in of the demonstration, streamed by the server that ships with it. `mode` in the page's address makes it fail. */
 export function standInDevice(kind: InstrumentKind, truth: Truth): Device {
   return {
-    name: `stand-in ${kind.name.toLowerCase()}`,
+    name: `stand-in ${withoutCapital(kind.name)}`,
     simulated: true,
     listen(tell) {
       const asked = new URLSearchParams({

@@ -3,12 +3,13 @@ import {
   formatCount,
   grouped,
   lifeTableOf,
+  type Part,
   projectStand,
   removalOf,
   SHARE_SCHOOLS,
-  type Part,
   type StandProjection,
   type Taxon,
+  withCapital,
 } from '@ellop/core'
 import { Spin } from 'antd'
 import { lazy, useMemo, useState } from 'react'
@@ -53,8 +54,8 @@ export default function StandFuture({ taxon, part }: { taxon: Taxon; part: Part 
         <StandChart ways={ways} told={told} />
       </OnDemand>
       <p>
-        {sentence(school)} of the {PIECES[removalOf(part)] ?? 'leaves'} every year: {afterThirty(left)}.{' '}
-        {sentence(school)} of the plants dug every year: {afterThirty(dug)}.
+        {withCapital(school)} of the {PIECES[removalOf(part)] ?? 'leaves'} every year: {afterThirty(left)}.{' '}
+        {withCapital(school)} of the plants dug every year: {afterThirty(dug)}.
       </p>
       <p>
         Whole plants: more than <strong>{percent(left.largestTake)}</strong> a year shrinks the average stand; up to{' '}
@@ -75,10 +76,6 @@ const PIECES: Readonly<Record<string, string>> = {
   fruit: 'fruits',
   bark: 'twigs',
   sap: 'taps',
-}
-
-function sentence(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
 function percent(share: number): string {
