@@ -24,6 +24,23 @@ test('a part of the program that does not come is told in its place; clocks, oth
   await expect(page.getByRole('heading', { name: 'What is good when' })).toBeVisible()
 })
 
+test('a part that is long in coming says so where one went, at once, and comes', async ({ page, context }) => {
+  await openDemo(page, '/ill')
+  await expect(page.locator('.due-item').first()).toBeVisible()
+  let come = () => {}
+  const asked = new Promise<void>((resolve) => (come = resolve))
+  await context.route(/assets\/SeasonPlace-.*\.js/, async (route) => {
+    await asked
+    await route.continue()
+  })
+  await page.getByRole('link', { name: 'Season' }).click()
+  await expect(page.getByText('One moment: this place is being fetched.')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Season' })).toHaveAttribute('aria-current', 'page')
+  await expect(page.getByRole('heading', { name: 'If somebody is ill' })).toBeHidden()
+  come()
+  await expect(page.getByRole('heading', { name: 'What is good when' })).toBeVisible()
+})
+
 test('a program that does not come says so and what to do if somebody is ill, and comes when it is asked again', async ({
   page,
   context,

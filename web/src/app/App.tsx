@@ -7,7 +7,7 @@ import { useBook } from '../book/bookStore'
 import { OnDemand } from '../controls/OnDemand'
 import { CallNow } from '../ill/CallNow'
 import { IllPlace } from '../ill/IllPlace'
-import { SoonPlace } from '../soon/SoonPlace'
+import { NotThere } from '../controls/NotThere'
 import { DueBar } from './DueBar'
 import { BroughtBackBar } from './BroughtBackBar'
 import { OfflineBar } from './OfflineBar'
@@ -101,7 +101,10 @@ export function App() {
               <Route path="/rehearsal/:id" element={<RehearsalPlace />} />
               <Route path="/recall" element={<RecallPlace />} />
               <Route path="/notebook" element={<NotebookPlace />} />
-              <Route path="*" element={<SoonPlace name="Nothing here" tells="no place of that name" />} />
+              <Route
+                path="*"
+                element={<NotThere what="There is no place of that name" to="/basket" onward="To the basket" />}
+              />
             </Routes>
           </OnDemand>
         )}

@@ -21,7 +21,10 @@ export function OnDemand({
 }) {
   return (
     <ErrorBoundary FallbackComponent={quiet ? Nothing : NotShown} resetKeys={[place]}>
-      <Suspense fallback={waiting}>{children}</Suspense>
+      {/* Another place waits on its own: else the one that was left would stay, as though nothing had been touched. */}
+      <Suspense key={place} fallback={waiting}>
+        {children}
+      </Suspense>
     </ErrorBoundary>
   )
 }

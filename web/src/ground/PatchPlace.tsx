@@ -29,6 +29,7 @@ import { LastFound, StopForm } from './StopForm'
 import { factLines } from './words'
 import '../app/ground.css'
 import { Refusal } from '../controls/Refusal'
+import { NotThere } from '../controls/NotThere'
 
 /** One patch: what its ground is fit for, what was seen, taken and given back there, and what else might grow. */
 export default function PatchPlace() {
@@ -39,15 +40,7 @@ export default function PatchPlace() {
   const [stopping, setStopping] = useState(false)
   const kitchen = kitchenAt(context.book.house, context.now)
   const timeZone = kitchen?.timeZone ?? 'UTC'
-  if (view === undefined)
-    return (
-      <section className="empty">
-        <h1>No patch of that name</h1>
-        <p>
-          <Link to="/patches">All patches</Link>
-        </p>
-      </section>
-    )
+  if (view === undefined) return <NotThere what="No patch of that name" to="/patches" onward="All patches" />
   const { patch, plants, gifts, recalled } = view
   const day = (instant: string) => formatDay(instant, timeZone, true)
   return (

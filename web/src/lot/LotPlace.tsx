@@ -11,6 +11,7 @@ import { OtherNotes } from './OtherNotes'
 import { PlanTab } from './PlanTab'
 import { StoryTab } from './StoryTab'
 import { ThenCard } from './ThenCard'
+import { NotThere } from '../controls/NotThere'
 
 /** One lot: its gates, the one thing to do now, its plan, running it, and its story. */
 export default function LotPlace() {
@@ -27,13 +28,9 @@ export default function LotPlace() {
   )
   if (lot === undefined || drawn === undefined)
     return (
-      <section className="empty">
-        <h1>There is no such lot</h1>
-        <p>It may have been struck out.</p>
-        <p>
-          <Link to="/basket">To the basket</Link>
-        </p>
-      </section>
+      <NotThere what="There is no such lot" to="/basket" onward="To the basket">
+        It may have been struck out.
+      </NotThere>
     )
   const name = lotName(lot, context)
   return (

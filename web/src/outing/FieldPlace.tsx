@@ -35,6 +35,7 @@ import { GateIcon } from '../drawing/GateMark'
 import { rowName } from '../season/words'
 import '../app/field.css'
 import { Refusal } from '../controls/Refusal'
+import { NotThere } from '../controls/NotThere'
 
 const TELLS = 5
 const DOUBLES = 4
@@ -45,15 +46,7 @@ export default function FieldPlace() {
   const context = useJudgeContext()
   const view = useMemo(() => fieldView(id, context), [id, context])
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
-  if (view === undefined)
-    return (
-      <section className="empty">
-        <h1>No outing of that name</h1>
-        <p>
-          <Link to="/outing">Plan one</Link>
-        </p>
-      </section>
-    )
+  if (view === undefined) return <NotThere what="No outing of that name" to="/outing" onward="Plan one" />
   const { outing, stops, lots } = view
   const all = stops.flatMap(({ lines }) => lines)
   const left = all.filter(({ enough, against }) => !enough && against.length === 0)

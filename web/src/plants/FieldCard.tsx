@@ -11,10 +11,11 @@ import {
 } from '@ellop/core'
 import { Button } from 'antd'
 import { useMemo } from 'react'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { PlantSketch } from '../drawing/plant/sketch'
 import { SideBySide, type Rival } from '../tells/SideBySide'
+import { NotThere } from '../controls/NotThere'
 
 const DOUBLES = 4
 const ROWS = 8
@@ -27,12 +28,9 @@ export default function FieldCard() {
   const rows = useMemo(() => (taxon === undefined ? [] : tellsToSee(taxon, catalogue)), [taxon, catalogue])
   if (taxon === undefined)
     return (
-      <section className="empty">
-        <h1>No plant of that name is on record</h1>
-        <p>
-          <Link to="/plants">Look for another</Link>
-        </p>
-      </section>
+      <NotThere what="No plant of that name is on record" to="/plants" onward="Look for another">
+        Nothing about it can be checked here, so nothing here may be eaten by that name.
+      </NotThere>
     )
   const rivals = taxon.lookalikes
     .filter(isHarmful)

@@ -27,6 +27,7 @@ import { useJudgeContext } from '../book/bookStore'
 import { PlantSketch } from '../drawing/plant/sketch'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { StandReason } from '../take/StandReason'
+import { NotThere } from '../controls/NotThere'
 
 const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
   'raw-ok': 'raw or cooked',
@@ -43,13 +44,9 @@ export default function PlantPlace() {
   const taxon = findTaxon(context.catalogue, name)
   if (taxon === undefined)
     return (
-      <section className="empty">
-        <h1>No plant of that name is on record</h1>
-        <p>Nothing about it can be checked here, so nothing here may be eaten by that name.</p>
-        <p>
-          <Link to="/plants">Look for another</Link>
-        </p>
-      </section>
+      <NotThere what="No plant of that name is on record" to="/plants" onward="Look for another">
+        Nothing about it can be checked here, so nothing here may be eaten by that name.
+      </NotThere>
     )
   const kitchen = kitchenAt(context.book.house, context.now)
   const doubt = rangeDoubt(taxon, context.catalogue, regionOf(kitchen?.timeZone ?? 'UTC'))

@@ -22,6 +22,7 @@ import { gameOf, useGames } from './games'
 import { RehearsalEndCard } from './RehearsalEndCard'
 import '../app/rehearsal.css'
 import { OnDemand } from '../controls/OnDemand'
+import { NotThere } from '../controls/NotThere'
 
 const ForecastChart = lazy(() => import('../lot/ForecastChart'))
 
@@ -37,12 +38,7 @@ export default function RehearsalPlace() {
   const { id = '' } = useParams()
   const scenario = SCENARIOS.find((each) => each.id === id)
   if (scenario === undefined)
-    return (
-      <section className="empty">
-        <h1>No rehearsal of that name</h1>
-        <Link to="/rehearsals">To the rehearsals</Link>
-      </section>
-    )
+    return <NotThere what="No rehearsal of that name" to="/rehearsals" onward="To the rehearsals" />
   return <Rehearsal key={id} scenario={scenario} />
 }
 

@@ -21,6 +21,7 @@ import { AttestForm } from '../lot/AttestForm'
 import { LookForm } from '../lot/LookForm'
 import { rivalsOf } from './rivals'
 import { SideBySide } from './SideBySide'
+import { NotThere } from '../controls/NotThere'
 
 /** Telling the plant: the gate and why, the one thing to look at next, and what was seen against what still stands. */
 export default function TellsPlace() {
@@ -30,13 +31,9 @@ export default function TellsPlace() {
   const taxon = findTaxon(context.catalogue, lot?.weighedIn?.taxon ?? '')
   if (lot === undefined || lot.weighedIn === null || taxon === undefined)
     return (
-      <section className="empty">
-        <h1>There is nothing to tell here</h1>
-        <p>A lot is told as it was picked; one that was joined or opened is told part by part.</p>
-        <p>
-          <Link to="/basket">To the basket</Link>
-        </p>
-      </section>
+      <NotThere what="There is nothing to tell here" to="/basket" onward="To the basket">
+        A lot is told as it was picked; one that was joined or opened is told part by part.
+      </NotThere>
     )
   const clearance = lotClearance(lot, taxon, context)
   const [gate] = gateViews(lot, context)
