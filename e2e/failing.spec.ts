@@ -57,6 +57,21 @@ test('a program that does not come says so and what to do if somebody is ill, an
   }
 })
 
+test('a browser that gives no workers shows the lot and its gates, and says what could not be reckoned', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    window.Worker = function forbidden() {
+      throw new DOMException('Forbidden', 'SecurityError')
+    } as never
+  })
+  await openDemo(page, '/lot/27-005')
+  await expect(page.locator('#now-title')).toHaveText('Bath 4: it lies in the water')
+  await expect(page.getByRole('region', { name: 'How many baths more' })).toContainText('could not be')
+  await page.getByRole('link', { name: 'Season' }).click()
+  await expect(page.getByRole('alert')).toContainText('could not be')
+})
+
 test('a book that does not open says why, once, and who is ill is helped without it', async ({ page }) => {
   await page.addInitScript(() => {
     indexedDB.open = () => {

@@ -28,6 +28,14 @@ test('a rehearsal played well, and one played badly, with the truth at the end b
   await expect(page.getByRole('row', { name: /^quickest/ })).toBeVisible()
   await page.getByRole('button', { name: 'Again, with another lot' }).click()
   await expect(page.getByText('Nothing yet.')).toBeVisible()
+
+  await page.getByText('at the boil', { exact: true }).click()
+  for (let bath = 0; bath < 6; bath += 1) {
+    await page.getByRole('button', { name: /water on$/ }).click()
+    await expect(page.locator('.rehearsal-story li')).toHaveCount(1 + bath)
+  }
+  await page.getByRole('button', { name: 'Taste a crumb' }).click()
+  await expect(page.getByRole('heading', { name: 'What the forecast makes of your crumbs' })).toBeVisible()
 })
 
 test('a stand-in thermometer is set right, drops out, and is taken with one key into the blanch it was read at', async ({

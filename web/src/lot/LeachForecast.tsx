@@ -1,15 +1,6 @@
-import {
-  formatCount,
-  leachLessons,
-  tanninForecast,
-  type BathFact,
-  type JudgeContext,
-  type LotState,
-  type TasteForecast,
-  type TasteNext,
-} from '@ellop/core'
-import { lazy, useEffect, useMemo, useState } from 'react'
-import { askEngine } from '../workers/ask'
+import { formatCount, leachLessons, tanninForecast, type BathFact, type JudgeContext, type LotState } from '@ellop/core'
+import { lazy, useMemo } from 'react'
+import { useEngine } from '../workers/useEngine'
 import { OnDemand } from '../controls/OnDemand'
 
 const ForecastChart = lazy(() => import('./ForecastChart'))
@@ -41,23 +32,27 @@ export function LeachForecast({
     [baths, lot.tastes, lot.mass_g],
   )
   const done = baths.filter(({ endedAt }) => endedAt !== null).length
-  const [told, setTold] = useState<{
-    readonly forecast: TasteForecast
-    readonly next: TasteNext | undefined
-    readonly lots: number
-    readonly samePatch: number
-  }>()
-  useEffect(() => {
-    if (asked === undefined) return undefined
-    const from = Math.max(limit.least, done + (baths.length > done ? 1 : 0))
-    const question = askEngine('leachForecast', { asked, from, lessons: leachLessons(lot, context) })
-    void question.answer.then((answer) => {
-      if (answer !== undefined) setTold(answer)
-    })
-    return () => question.cancel()
+  const question = useMemo(
+    () =>
+      asked && {
+        asked,
+        from: Math.max(limit.least, done + (baths.length > done ? 1 : 0)),
+        lessons: leachLessons(lot, context),
+      },
     // eslint-disable-next-line react-hooks/exhaustive-deps -- asked anew when what is known changes
-  }, [asked])
+    [asked],
+  )
+  const told = useEngine('leachForecast', question)
   if (asked === undefined || told === undefined) return null
+  if (told === 'failed')
+    return (
+      <section className="leach-forecast" aria-label="How many baths more">
+        <p className="refusal">
+          How many baths more could not be reckoned. The crumb ends the leach all the same; open this again to have it
+          reckoned.
+        </p>
+      </section>
+    )
   const { forecast, next, lots, samePatch } = told
   const crumbs = asked.observations.filter(({ afterBath }) => afterBath > 0)
   const least = (count: number) => Math.max(limit.least, count)

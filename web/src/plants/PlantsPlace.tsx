@@ -20,8 +20,8 @@ export default function PlantsPlace() {
         <div>
           <h1>Plants</h1>
           <p>
-            {formatCount(catalogue.taxa.length, 'plant')} on record, as of {catalogue.revision}. A name finds a record;
-            only looking tells a plant.
+            {formatCount(catalogue.taxa.length, 'plant')} on record, as of {catalogue.revision}. A name in English,
+            German, French or Latin finds a record; only looking tells a plant.
           </p>
         </div>
         <div className="place-acts">
@@ -37,7 +37,7 @@ export default function PlantsPlace() {
         size="large"
         className="find"
         aria-label="Find a plant"
-        placeholder="A name in English, German, French or Latin; a part; a month  ( / )"
+        placeholder="A name, a part, a month  ( / )"
         value={question}
         onChange={(event) =>
           setSearch(event.target.value === '' ? {} : { find: event.target.value }, { replace: true })

@@ -8,7 +8,6 @@ import {
   type RehearsalState,
   type RehearsalWater,
   type Scenario,
-  type TasteForecast,
 } from '@ellop/core'
 import { Button, Spin } from 'antd'
 import { lazy, useEffect, useMemo, useState } from 'react'
@@ -17,7 +16,7 @@ import { useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
-import { askEngine } from '../workers/ask'
+import { useEngine } from '../workers/useEngine'
 import { gameOf, useGames } from './games'
 import { RehearsalEndCard } from './RehearsalEndCard'
 import '../app/rehearsal.css'
@@ -47,20 +46,14 @@ function Rehearsal({ scenario }: { scenario: Scenario }) {
   const limits = useMemo(() => rehearsalLimits(requireTaxon(catalogue, 'Quercus robur')), [catalogue])
   const game = useGames(({ games }) => gameOf(games, scenario.id))
   const { move, again, ended } = useGames.getState()
-  const [state, setState] = useState<RehearsalState | 'failed'>()
+  const state = useEngine(
+    'rehearsal',
+    useMemo(() => ({ scenario, limits, ...game }), [scenario, limits, game]),
+  )
+  const verdict = state === 'failed' ? undefined : state?.end?.verdict
   useEffect(() => {
-    const question = askEngine('rehearsal', { scenario, limits, ...game })
-    let gone = false
-    void question.answer.then((answer) => {
-      if (gone) return
-      setState(answer ?? 'failed')
-      if (answer?.end !== undefined) ended(scenario.id, answer.end.verdict)
-    })
-    return () => {
-      gone = true
-      question.cancel()
-    }
-  }, [scenario, limits, game, ended])
+    if (verdict !== undefined) ended(scenario.id, verdict)
+  }, [verdict, scenario.id, ended])
   if (state === undefined) return <Spin />
   if (state === 'failed')
     return (
@@ -262,16 +255,12 @@ function Forecast({
   limits: ReturnType<typeof rehearsalLimits>
 }) {
   const asked = useMemo(() => rehearsalForecast(state, scenario, limits), [state, scenario, limits])
-  const [forecast, setForecast] = useState<TasteForecast>()
-  useEffect(() => {
-    if (asked === undefined) return undefined
-    const question = askEngine('leachForecast', { asked, from: state.baths.length, lessons: undefined })
-    void question.answer.then((answer) => {
-      if (answer !== undefined) setForecast(answer.forecast)
-    })
-    return () => question.cancel()
-  }, [asked, state.baths.length])
-  if (asked === undefined || forecast === undefined) return null
+  const told = useEngine(
+    'leachForecast',
+    useMemo(() => asked && { asked, from: state.baths.length, lessons: undefined }, [asked, state.baths.length]),
+  )
+  if (asked === undefined || told === undefined || told === 'failed') return null
+  const { forecast } = told
   return (
     <>
       <h3>What the forecast makes of your crumbs</h3>

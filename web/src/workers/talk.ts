@@ -24,8 +24,9 @@ export function askerOf<Asks extends Table>(start: () => Worker) {
   let last = 0
   const waiting = new Map<number, (told: Told) => void>()
 
-  function started(): Worker {
-    const made = start()
+  function started(): Worker | undefined {
+    const made = startOrNone()
+    if (made === undefined) return undefined
     made.onmessage = ({ data }: MessageEvent<Told>) => {
       waiting.get(data.id)?.(data)
       waiting.delete(data.id)
@@ -39,6 +40,15 @@ export function askerOf<Asks extends Table>(start: () => Worker) {
     return made
   }
 
+  /** A browser may be forbidden to give one; what waits for its answer is then told that there is none. */
+  function startOrNone(): Worker | undefined {
+    try {
+      return start()
+    } catch {
+      return undefined
+    }
+  }
+
   return <Name extends keyof Asks & string>(
     name: Name,
     input: Parameters<Asks[Name]>[0],
@@ -47,8 +57,9 @@ export function askerOf<Asks extends Table>(start: () => Worker) {
     last += 1
     const id = last
     const answer = new Promise<Awaited<ReturnType<Asks[Name]>> | undefined>((resolve) => {
+      if (worker === undefined) return resolve(undefined)
       waiting.set(id, (told) => resolve(told.ok ? (told.answer as Awaited<ReturnType<Asks[Name]>>) : undefined))
-      worker?.postMessage({ id, name, input } satisfies Question)
+      worker.postMessage({ id, name, input } satisfies Question)
     })
     const cancel = () => {
       waiting.get(id)?.({ id, ok: false, message: 'called off' })
