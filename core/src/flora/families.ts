@@ -34,7 +34,7 @@ export const FAMILY_FLAGS: Readonly<Record<string, FamilyFlag>> = {
   Araceae: { name: 'arum family', says: 'burns mouth and throat', marks: MOSTLY_POISONOUS },
   Colchicaceae: { name: 'autumn crocus family', says: 'kills within days', marks: MOSTLY_POISONOUS },
   Euphorbiaceae: { name: 'spurge family', says: 'is mostly poisonous, its milk too', marks: MOSTLY_POISONOUS },
-  Fabaceae: { name: 'pea family', says: 'is mostly poisonous in the wild, raw most of all', marks: MOSTLY_POISONOUS },
+  Fabaceae: { name: 'pea family', says: 'holds many that poison, raw most of all', marks: MOSTLY_POISONOUS },
   Melanthiaceae: { name: 'false hellebore family', says: 'is poisonous', marks: MOSTLY_POISONOUS },
   Papaveraceae: { name: 'poppy family', says: 'is mostly poisonous', marks: MOSTLY_POISONOUS },
   Ranunculaceae: { name: 'buttercup family', says: 'is poisonous, monkshood deadly', marks: MOSTLY_POISONOUS },
