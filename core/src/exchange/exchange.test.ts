@@ -35,6 +35,14 @@ describe('the catalogue', () => {
       expect(readTaxon(JSON.parse(JSON.stringify(taxon))), taxon.scientificName).toMatchObject({ ok: true })
     expect(new Set(CATALOGUE.taxa.map(({ scientificName }) => scientificName)).size).toBe(CATALOGUE.taxa.length)
   })
+  it('says of two plants on record that they cross in both records', () => {
+    for (const { scientificName, crossesWith = [] } of CATALOGUE.taxa)
+      for (const other of crossesWith) {
+        expect(other).not.toBe(scientificName)
+        const record = CATALOGUE.taxa.find((each) => each.scientificName === other)
+        if (record !== undefined) expect(record.crossesWith, other).toContain(scientificName)
+      }
+  })
   it('describes every look-alike it names, and names no milder a danger than that record does', () => {
     for (const { scientificName, lookalikes, keyCharacters, characters } of CATALOGUE.taxa) {
       for (const double of lookalikes) {

@@ -169,10 +169,10 @@ const characters = Joi.object(
   ),
 )
 
+const binomial = () => Joi.string().pattern(/^[A-Z][a-z]+ [a-z-]+$/)
+
 const taxon = Joi.object({
-  scientificName: Joi.string()
-    .pattern(/^[A-Z][a-z]+ [a-z-]+$/)
-    .required(),
+  scientificName: binomial().required(),
   synonyms: list(text()).required(),
   family: text().required(),
   commonNames: strictObject({ en: list(text()).min(1), de: list(text()), fr: list(text()) }).required(),
@@ -188,6 +188,7 @@ const taxon = Joi.object({
   accumulates: list(text()).required(),
   wildlifeHost: text(),
   growsIn: list(Joi.valid(...REGIONS)).min(1),
+  crossesWith: list(binomial()).min(1).unique(),
   characters: characters.required(),
   visible: Joi.object()
     .pattern(Joi.valid(...Object.keys(CHARACTERS)), list(season()).min(1))

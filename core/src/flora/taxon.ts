@@ -29,6 +29,8 @@ export interface Taxon {
   readonly wildlifeHost?: string
   /** Parts of the world in which it grows wild, native or not; absent where nobody said. */
   readonly growsIn?: readonly Region[]
+  /** Plants with which it is known to cross where both stand: a cross shows marks of both (Stace, Preston and Pearman 2015; Flora of North America). */
+  readonly crossesWith?: readonly string[]
   readonly characters: Readonly<Record<string, readonly string[]>>
   readonly visible: Readonly<Record<string, readonly Season[]>>
   readonly keyCharacters: readonly string[]

@@ -3,6 +3,7 @@ import {
   commonName,
   findTaxon,
   formatCount,
+  formatList,
   isHarmful,
   meetingsNeeded,
   plainWords,
@@ -51,6 +52,8 @@ export default function FieldCard() {
           <p>
             {taxon.neverFood === undefined ? foodWords(taxon) : `Never food (${taxon.severity}).`} Met on{' '}
             {formatCount(meetingsNeeded(taxon), 'day')} at least before it is eaten. Nearly certain is not certain.
+            {taxon.crossesWith !== undefined &&
+              ` It crosses with ${formatList(taxon.crossesWith)}: such a plant shows marks of both.`}
           </p>
           <ol>
             {rows.slice(0, ROWS).map((character) => (

@@ -4,6 +4,7 @@ import {
   findTaxon,
   formatCount,
   formatDay,
+  eatenBy,
   formatList,
   formatMass,
   isBegun,
@@ -72,6 +73,12 @@ export default function PlantPlace() {
           <p className="names">
             {formatList([...taxon.commonNames.en.slice(1), ...taxon.commonNames.de, ...taxon.commonNames.fr]) || ' '}
           </p>
+          {taxon.crossesWith !== undefined && (
+            <p className="told">
+              It crosses with <i>{formatList(taxon.crossesWith)}</i>. A plant between the two shows marks of both, and
+              its taste and strength may be either’s: where a key tell does not fit, it is not told.
+            </p>
+          )}
           {doubt !== undefined && taxon.neverFood === undefined && <p className="told doubt">{doubt.says}</p>}
           {taxon.neverFood === undefined ? (
             <Verdicts taxon={taxon} />
@@ -342,6 +349,13 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
   const meetings = [taxon.scientificName, ...taxon.synonyms].flatMap((name) => context.book.house.meetings[name] ?? [])
   const stages = [...new Set(meetings.map(({ stage }) => stage))]
   const mentors = [...new Set(meetings.flatMap(({ mentor }) => mentor ?? []))]
+  const eaters = useMemo(
+    () =>
+      Object.values(context.book.house.eaters).filter(
+        ({ id }) => eatenBy(context.book, context.catalogue, id, taxon).length > 0,
+      ),
+    [context.book, context.catalogue, taxon],
+  )
   const unseen = [...new Set(taxon.uses.map(({ stage }) => stage))].filter(
     (stage) => stage !== 'any' && !stages.includes(stage),
   )
@@ -353,6 +367,10 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
         {stages.length > 0 && ` (${formatList(stages.map(plainWords))})`}.{' '}
         {mentors.length > 0 && `Shown to you by ${formatList(mentors)}. `}
         {unseen.length > 0 && `Not met yet: ${formatList(unseen.map(plainWords))}. `}
+        {taxon.neverFood === undefined &&
+          (eaters.length === 0
+            ? 'Read of, not tried: nobody here has eaten it. '
+            : `Eaten by ${formatList(eaters.map(({ name }) => name))}. `)}
         {lots.length === 0 ? 'Never weighed in.' : `${formatCount(lots.length, 'lot')} of it:`}
       </p>
       <ul className="own-lots">

@@ -52,7 +52,14 @@ export function SideBySide({
                 </th>
                 <Cell taxon={claimed} character={character} seen={seen} claimed out={false} />
                 {rivals.map(({ taxon, out }) => (
-                  <Cell key={taxon.scientificName} taxon={taxon} character={character} seen={seen} out={out} />
+                  <Cell
+                    key={taxon.scientificName}
+                    taxon={taxon}
+                    character={character}
+                    seen={seen}
+                    out={out}
+                    shared={isShared(taxon, claimed, character, seen)}
+                  />
                 ))}
               </tr>
             )
@@ -61,6 +68,12 @@ export function SideBySide({
       </table>
     </div>
   )
+}
+
+/** Whether a mark speaks for neither of the two: what was seen is of both or, before it is looked at, all that the one shows the other shows too. */
+function isShared(rival: Taxon, claimed: Taxon, character: string, seen: readonly string[] | undefined): boolean {
+  const [own, other] = [seen ?? claimed.characters[character] ?? [], rival.characters[character] ?? []]
+  return own.length > 0 && own.every((state) => other.includes(state))
 }
 
 function PlantHead({ taxon, says, className }: { taxon: Taxon; says: string; className: string }) {
@@ -79,12 +92,14 @@ function Cell({
   seen,
   claimed = false,
   out,
+  shared = false,
 }: {
   taxon: Taxon
   character: string
   seen: readonly string[] | undefined
   claimed?: boolean
   out: boolean
+  shared?: boolean
 }) {
   const states = taxon.characters[character] ?? []
   const fits = seen === undefined ? undefined : states.length === 0 || seen.some((state) => states.includes(state))
@@ -94,8 +109,11 @@ function Cell({
   ]
   const mark = fits === undefined || states.length === 0 ? undefined : fits
   return (
-    <td className={`${claimed ? 'claimed' : ''} ${out ? 'out' : ''} ${mark === false ? 'against' : ''}`}>
-      {mark !== undefined && (
+    <td
+      className={`${claimed ? 'claimed' : ''} ${out ? 'out' : ''} ${mark === false ? 'against' : ''} ${shared ? 'shared' : ''}`}
+    >
+      {shared && <span className="both">both have it</span>}
+      {!shared && mark !== undefined && (
         <svg viewBox="0 0 20 20" className="mark" role="img" aria-label={mark ? 'fits' : 'speaks against it'}>
           <path d={mark ? 'M3 11l5 5 9-12' : 'M4 4l12 12M16 4L4 16'} />
         </svg>
