@@ -592,7 +592,7 @@ describe('Make safe', () => {
   it('opens when every gram went through the limit, and lists every answer', () => {
     const pen = bringIn(opened())
     load(pen, 400)
-    expect(see(pen, 'makeSafe').reasons[0]).toBe('blanch: 400 of 900 g are done.')
+    expect(see(pen, 'makeSafe').reasons[0]).toBe('Blanching: 400 of 900 g are done.')
     load(pen, 499)
     expect(see(pen, 'makeSafe').state).toBe('ajar')
     load(pen, 1)
@@ -691,10 +691,10 @@ describe('Make safe', () => {
     const baths = { protocol: 'hot baths', step: 5, minutes: 16 }
     leachBaths(pen, 'A', { ...baths, count: 1, taste: null })
     const says = () => see(pen, 'makeSafe').reasons[0]
-    expect(says()).toMatch(/^leach-hot: 1 of at least \d baths are done\.$/)
+    expect(says()).toMatch(/^Leaching: 1 of at least \d baths are done\.$/)
     leachBaths(pen, 'A', { ...baths, count: 4, taste: null })
     pen.write({ type: 'bath-changed', lot: 'A', protocol: 'hot baths', step: 5, fresh: { water_mL: 4000, temp_C: 8 } })
-    expect(says()).toBe('leach-hot: 5 baths are done, and it lies in another.')
+    expect(says()).toBe('Leaching: 5 baths are done, and it lies in another.')
   })
   it('is closed where the record holds no way', () => {
     const uses =
@@ -1141,7 +1141,7 @@ describe('Plate', () => {
       water: null,
     })
     expect(see(tea, 'makeSafe').reasons).toEqual([
-      'Still to do: infuse-water.',
+      'Still to do: infuse water.',
       'Soil bacteria: Boiling; or thorough drying, and then water just off the boil.',
     ])
   })

@@ -1,5 +1,7 @@
 import { hazardLedger } from '../treatment/ledger'
-import { formatCount } from '../quantity/format'
+import { plainWords } from '../flora/vocabulary'
+import { opNoun } from '../lot/opNoun'
+import { formatCount, withCapital } from '../quantity/format'
 import type { LotState } from '../lot/lotState'
 import { lotUse } from '../treatment/batchUse'
 import { isTreating, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
@@ -51,20 +53,20 @@ function treatedInOne(lot: LotState, { book, catalogue, now }: JudgeContext): Fi
 }
 
 function dueText({ step, covered_g, toCover_g, baths }: StepProgress): string {
-  if (baths !== undefined) return bathText(step.op, baths)
+  if (baths !== undefined) return bathText(withCapital(opNoun(step.op)), baths)
   return covered_g === 0
-    ? `Still to do: ${step.op}.`
-    : `${step.op}: ${Math.round(covered_g)} of ${Math.round(toCover_g)} g are done.`
+    ? `Still to do: ${plainWords(step.op)}.`
+    : `${withCapital(opNoun(step.op))}: ${Math.round(covered_g)} of ${Math.round(toCover_g)} g are done.`
 }
 
 function bathText(
-  op: string,
+  doing: string,
   { counted, least, running, taste, tooShort }: NonNullable<StepProgress['baths']>,
 ): string {
   const short = tooShort === 0 ? '' : ` ${formatCount(tooShort, 'bath')} too short to count.`
-  if (counted < least) return `${op}: ${counted} of at least ${least} baths are done.${short}`
-  if (running !== undefined) return `${op}: ${counted} baths are done, and it lies in another.`
+  if (counted < least) return `${doing}: ${counted} of at least ${least} baths are done.${short}`
+  if (running !== undefined) return `${doing}: ${counted} baths are done, and it lies in another.`
   return taste === undefined
-    ? `${op}: ${counted} baths are done. Taste a crumb and spit it out.`
-    : `${op}: after ${counted} baths it still tastes ${taste} of 10. Another bath.`
+    ? `${doing}: ${counted} baths are done. Taste a crumb and spit it out.`
+    : `${doing}: after ${counted} baths it still tastes ${taste} of 10. Another bath.`
 }

@@ -6,6 +6,9 @@ import type { Instant } from '../quantity/instant'
 export const GATES = ['identity', 'ground', 'take', 'sort', 'makeSafe', 'palate', 'keep', 'plate'] as const
 export type Gate = (typeof GATES)[number]
 
+/** Gates that speak of the food itself, not of a tongue, a store or a table: those that can shut behind what was done with it. */
+export const FOOD_GATES = ['identity', 'ground', 'sort', 'makeSafe'] as const satisfies readonly Gate[]
+
 export const GATE_NAMES: Readonly<Record<Gate, string>> = {
   identity: 'Identity',
   ground: 'Ground',

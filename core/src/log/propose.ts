@@ -4,7 +4,7 @@ import { CHARACTERS, FALLS, plainWords, type Part } from '../flora/vocabulary'
 import { shutFor, type Act } from '../gates/acts'
 import { judge, packAsLot, type Intent } from '../gates/judge'
 import { neverReason } from '../gates/sort'
-import { GATE_NAMES, type JudgeContext } from '../gates/verdict'
+import { FOOD_GATES, GATE_NAMES, type JudgeContext } from '../gates/verdict'
 import { emptyLot, isBegun, isOnlyCounted, strandsOf, type LotState } from '../lot/lotState'
 import { instrument } from '../instruments/instruments'
 import { rawUntil } from '../lot/rawUntil'
@@ -147,9 +147,7 @@ function checkJoin(entry: Extract<LineageEntry, { type: 'joined' }>, context: Ju
     if (lot === undefined || !isBegun(lot)) return no('parts', `There is no lot ${id}.`)
     if (mass_g > lot.mass_g + SCALE_g) return tooMuch('parts', lot.mass_g)
     if (halfTreated(lot, context)) return no('parts', `Lot ${lot.code}: ${HALF_DONE}`)
-    const stopped = (['identity', 'ground', 'sort', 'makeSafe'] as const)
-      .map((gate) => judge(gate, lot, context))
-      .find(({ state }) => state === 'closed')
+    const stopped = FOOD_GATES.map((gate) => judge(gate, lot, context)).find(({ state }) => state === 'closed')
     if (stopped !== undefined)
       return no('parts', `Lot ${lot.code} is stopped and would stop all of it: ${stopped.reasons.join(' ')}`)
     // Nobody could look at that part again, nor weigh it by itself: its gate would stay ajar for good.

@@ -1,6 +1,6 @@
 import { shutFor } from '../gates/acts'
 import { packAsLot } from '../gates/judge'
-import type { Gate, JudgeContext } from '../gates/verdict'
+import { FOOD_GATES, type Gate, type JudgeContext } from '../gates/verdict'
 import type { EaterId, EntryId, LotId, PackId } from '../log/entry'
 import { addEntries, type BookLog, type BookState } from '../log/fold'
 import { addDays, type Instant } from '../quantity/instant'
@@ -24,9 +24,6 @@ export interface HeldFood {
 
 /** Servings are looked back upon for so many days; a recall goes back without end. */
 const HELD_DAYS = 60
-
-/** Gates that speak of the food itself, not of the moment or the table: those that can shut behind a serving. */
-const FOOD_GATES: readonly Gate[] = ['identity', 'ground', 'sort', 'makeSafe']
 
 /**
  * Every pack with something left and every serving of the last so many days whose food is not, by what is known now, behind
@@ -59,9 +56,8 @@ function heldAmong(lots: readonly LotState[], context: JudgeContext, since: Inst
                 strays: lot.strays,
               }
             : packAsLot(lot, source)
-        const gates = shutFor('serve', food, { ...context, now: at })
-          .map(({ gate }) => gate)
-          .filter((gate) => FOOD_GATES.includes(gate))
+        const shut = shutFor('serve', food, { ...context, now: at }).map(({ gate }) => gate)
+        const gates = FOOD_GATES.filter((gate) => shut.includes(gate))
         return gates.length === 0
           ? []
           : [{ lot: lot.id, entry, dish, eaters: portions.map(({ eater }) => eater), gates }]

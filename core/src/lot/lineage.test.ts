@@ -92,13 +92,13 @@ describe('a leach ended by taste', () => {
     leachBaths(pen, 'A', { ...baths, count: 5, minutes: 480, taste: null })
     leachBaths(pen, 'A', { ...baths, count: 1, minutes: 300, taste: null })
     expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe(
-      'leach-static: 5 of at least 6 baths are done. 1 bath too short to count.',
+      'Leaching: 5 of at least 6 baths are done. 1 bath too short to count.',
     )
     leachBaths(pen, 'A', { ...baths, count: 1, minutes: 480, taste: null })
-    expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe('leach-static: 6 baths are done. Taste a crumb and spit it out.')
+    expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe('Leaching: 6 baths are done. Taste a crumb and spit it out.')
     tasteOf(pen, 'A', { crumb: true, accepts: true, bitter: 0, astringent: 2 })
     expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe(
-      'leach-static: after 6 baths it still tastes 2 of 10. Another bath.',
+      'Leaching: after 6 baths it still tastes 2 of 10. Another bath.',
     )
     expect(see(pen, 'A', 'palate').state).toBe('ajar')
     pen.write({ type: 'bath-changed', lot: 'A', ...baths, fresh: { water_mL: 4000, temp_C: 8 } })

@@ -94,7 +94,7 @@ describe('what a tongue tells', () => {
     leachBaths(pen, 'A', { protocol: 'cold baths', step: 5, count: 6, minutes: 480, taste: null })
     tasteOf(pen, 'A', { crumb: true, accepts: false, astringent: 1, aftertaste: 4 })
     expect(judge('makeSafe', pen.lot(), pen.context).reasons).toContain(
-      'leach-static: after 6 baths it still tastes 4 of 10. Another bath.',
+      'Leaching: after 6 baths it still tastes 4 of 10. Another bath.',
     )
   })
 })

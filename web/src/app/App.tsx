@@ -14,6 +14,7 @@ import { OfflineBar } from './OfflineBar'
 import { useKeys } from './useKeys'
 import { PathBar } from './PathBar'
 import { SaidLine } from './SaidLine'
+import { StricterBar } from './StricterBar'
 
 const LotPlace = lazy(() => import('../lot/LotPlace'))
 const FieldPlace = lazy(() => import('../outing/FieldPlace'))
@@ -59,6 +60,7 @@ export function App() {
       <PathBar />
       {status === 'ready' && <OfflineBar />}
       <BroughtBackBar />
+      {status === 'ready' && <StricterBar />}
       <main id="place" tabIndex={-1}>
         {status !== 'ready' && pathname === '/ill' && <CallNow />}
         {status === 'loading' && <Waiting says="Reading the book. Every gate counts as shut until it is read." />}

@@ -1,4 +1,4 @@
-import { ENTRY_VERSION, upgradeEntry, type DayWeather, type Entry } from '@ellop/core'
+import { ENTRY_VERSION, upgradeEntry, type DayWeather, type Entry, type Judged } from '@ellop/core'
 import Dexie, { type Table } from 'dexie'
 import { batchOf, copyFile, type CopyFile } from '../secondCopy/secondCopy'
 import type { Batch } from '../secondCopy/copies'
@@ -7,7 +7,7 @@ import type { BookRow } from './books'
 import { takeEarly, type EarlyBlock } from './early'
 
 interface MetaRow {
-  readonly key: 'clock' | 'seeded' | 'savedAt' | 'entryVersion'
+  readonly key: 'clock' | 'seeded' | 'savedAt' | 'entryVersion' | 'judged'
   readonly value: unknown
 }
 
@@ -58,6 +58,9 @@ export interface BookStorage {
   readonly setClock: (clock: ClockSetting) => Promise<void>
   readonly setSavedAt: (machine_ms: number) => Promise<void>
   readonly clear: () => Promise<void>
+  /** How what is in hand and in the larder was last judged; undefined: never yet. */
+  readonly judged: () => Promise<Judged | undefined>
+  readonly setJudged: (judged: Judged) => Promise<void>
   /** Measured days, oldest first: beside the log, not in it; nothing that judges food reads them. */
   readonly weather: () => Promise<readonly DayWeather[]>
   /** All of them or none; a day that is there already is told anew. */
@@ -125,6 +128,10 @@ export function openStorage({ id: book, kind }: BookRow): BookStorage {
     },
     async setSavedAt(machine_ms) {
       await db.meta.put({ key: 'savedAt', value: machine_ms })
+    },
+    judged: async () => (await db.meta.get('judged'))?.value as Judged | undefined,
+    async setJudged(judged) {
+      await db.meta.put({ key: 'judged', value: judged })
     },
     async clear() {
       // The copy first: what it still had would be taken for lost and brought back.
