@@ -211,7 +211,7 @@ describe('Identity', () => {
     pen.write({ type: 'strays-sorted', lot: 'A', found: 2 })
     expect(see(pen, 'identity').state).toBe('open')
     pen.write({ type: 'stray-reported', lot: 'A', what: 'another', brokenUp: false })
-    expect(see(pen, 'identity').state).toBe('ajar')
+    expect(see(pen, 'identity').reasons[0]).toMatch(/^A stray was reported: go through the whole lot again/)
     pen.write({ type: 'strays-sorted', lot: 'A', found: 0 })
     pen.write({ type: 'stray-reported', lot: 'A', what: 'chopped', brokenUp: true })
     pen.write({ type: 'strays-sorted', lot: 'A', found: 0 })

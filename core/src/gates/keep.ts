@@ -95,18 +95,15 @@ export function storedAs(lot: LotState, context: JudgeContext): StoredAs {
   const protocol = use === undefined ? undefined : protocolOf(lot, use)
   if (use === undefined || protocol === undefined) return 'raw'
   const { steps, complete } = treatmentProgress(lot, protocol, use, context.book.house)
-  const lastBath =
-    lot.baths
-      .map(({ begunAt, endedAt }) => endedAt ?? begunAt)
-      .sort()
-      .at(-1) ?? ''
   const dried = steps.some(
-    ({ step, index, met }) =>
-      step.op === 'dry' &&
-      step.limit?.measure === 'dried-to' &&
-      met &&
-      lot.runs.some((run) => run.step === index && run.done !== null && run.done.at > lastBath),
+    ({ step, index, met }) => step.limit?.measure === 'dried-to' && met && isDrySince(lot, index),
   )
   if (dried) return 'dried'
   return complete && steps.some(({ step }) => isTreating(step, lot.way?.goal ?? 'eat')) ? 'treated' : 'raw'
+}
+
+/** Whether a load came out of a drying after the last water that the lot lay in, by whatever way. */
+function isDrySince(lot: LotState, step: number): boolean {
+  const wetUntil = lot.baths.map(({ begunAt, endedAt }) => endedAt ?? begunAt)
+  return lot.runs.some(({ step: of, done }) => of === step && done !== null && wetUntil.every((at) => at < done.at))
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from '../flora/records'
 import type { StoreRule } from '../flora/taxon'
 import { bringIn, household, Pen } from '../test/pen'
+import type { Saying } from '../log/stamp'
 import { bringInKind, leachBaths, makeSafeKind, meetAll, runStep } from '../test/plants'
 import { judge } from './judge'
 import { storedAs } from './keep'
@@ -101,6 +102,33 @@ describe('what had been done to a lot before it was stored', () => {
     makeSafeKind(bringInKind(safe, 'acorns', 'B'), 'acorns', 'B')
     join(safe, 'J', ['A', 'B'])
     expect(as(safe, 'J')).toBe('treated')
+  })
+  it('is not dried where it lay in water since, by whatever way another device says', () => {
+    const pen = dry(bringInKind(opened(), 'nettle', 'A'), 'A')
+    const bath = (fresh: Saying<'bath-changed'>['fresh']) =>
+      pen.force({ type: 'bath-changed', lot: 'A', protocol: 'another', step: 0, fresh })
+    bath({ water_mL: 900, temp_C: 9 })
+    expect(as(pen, 'A')).not.toBe('dried')
+    pen.wait(60)
+    bath({ water_mL: 900, temp_C: 9 })
+    pen.wait(60)
+    bath(null)
+    expect(as(pen, 'A')).not.toBe('dried')
+    pen.wait(1)
+    const run = { type: 'step-begun', lot: 'A', protocol: 'dried for tea or powder', load: 2, mass_g: 900 } as const
+    const anew = (step: number) => {
+      const begun = pen.force({ ...run, step })
+      pen.wait(1000)
+      pen.force({
+        ...{ type: 'step-done', lot: 'A', begun: begun.id, outcome: 'done', minutes: 900, temp_C: 40 },
+        ...{ backToBoil_s: null, driedTo_g: 105, checked: true, water: null },
+      })
+    }
+    // Another step that came out since dries nothing.
+    anew(0)
+    expect(as(pen, 'A')).not.toBe('dried')
+    anew(2)
+    expect(as(pen, 'A')).toBe('dried')
   })
   it('is not dried where it lay in water since, nor by a drying without a limit', () => {
     const protocol = 'cold baths'

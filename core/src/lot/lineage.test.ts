@@ -97,9 +97,7 @@ describe('a leach ended by taste', () => {
     leachBaths(pen, 'A', { ...baths, count: 1, minutes: 480, taste: null })
     expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe('Leaching: 6 baths are done. Taste a crumb and spit it out.')
     tasteOf(pen, 'A', { crumb: true, accepts: true, bitter: 0, astringent: 2 })
-    expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe(
-      'Leaching: after 6 baths it still tastes 2 of 10. Another bath.',
-    )
+    expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe('Leaching: after 6 baths it still tastes 2 of 10. Another bath.')
     expect(see(pen, 'A', 'palate').state).toBe('ajar')
     pen.write({ type: 'bath-changed', lot: 'A', ...baths, fresh: { water_mL: 4000, temp_C: 8 } })
     expect(refusal(crumb(pen))).toBe('crumb: It lies in the water. Pour it off, then taste a crumb.')
@@ -394,6 +392,13 @@ describe('a batch', () => {
       ['A', 900],
       ['B', 900],
     ])
+    later.write({ type: 'stray-reported', lot: 'J', what: 'x', brokenUp: false })
+    expect(see(later, 'J', 'identity')).toMatchObject({
+      state: 'ajar',
+      reasons: ['A stray was reported: go through the whole lot again, piece by piece.'],
+    })
+    later.write({ type: 'strays-sorted', lot: 'J', found: 0 })
+    expect(see(later, 'J', 'identity').state).toBe('open')
     later.force({ type: 'stray-reported', lot: 'J', what: 'x', brokenUp: true })
     expect(see(later, 'J', 'identity').state).toBe('closed')
   })
@@ -580,6 +585,9 @@ describe('carrying over', () => {
     live(pen)
     expect(see(pen, 'B', 'identity')).toMatchObject({ state: 'open' })
     expect(see(pen, 'B', 'identity').reasons[0]).toMatch(/^Carried over from A/)
+    // Told all by itself it needs nothing carried over.
+    const whole = bringInKind(known(), 'nettle', 'B')
+    expect(see(whole, 'B', 'identity').reasons[0]).toMatch(/^Every key tell fits/)
   })
   it('never where a tell contradicts, the patch is another, the year is another, or a stray was found', () => {
     const wrong = again(known())
