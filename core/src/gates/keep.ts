@@ -96,14 +96,17 @@ export function storedAs(lot: LotState, context: JudgeContext): StoredAs {
   if (use === undefined || protocol === undefined) return 'raw'
   const { steps, complete } = treatmentProgress(lot, protocol, use, context.book.house)
   const dried = steps.some(
-    ({ step, index, met }) => step.limit?.measure === 'dried-to' && met && isDrySince(lot, index),
+    ({ step, index, met }) => step.limit?.measure === 'dried-to' && met && isDrySince(lot, protocol.name, index),
   )
   if (dried) return 'dried'
   return complete && steps.some(({ step }) => isTreating(step, lot.way?.goal ?? 'eat')) ? 'treated' : 'raw'
 }
 
 /** Whether a load came out of a drying after the last water that the lot lay in, by whatever way. */
-function isDrySince(lot: LotState, step: number): boolean {
+function isDrySince(lot: LotState, way: string, step: number): boolean {
   const wetUntil = lot.baths.map(({ begunAt, endedAt }) => endedAt ?? begunAt)
-  return lot.runs.some(({ step: of, done }) => of === step && done !== null && wetUntil.every((at) => at < done.at))
+  return lot.runs.some(
+    ({ protocol, step: of, done }) =>
+      protocol === way && of === step && done !== null && wetUntil.every((at) => at < done.at),
+  )
 }

@@ -115,17 +115,18 @@ describe('what had been done to a lot before it was stored', () => {
     bath(null)
     expect(as(pen, 'A')).not.toBe('dried')
     pen.wait(1)
-    const run = { type: 'step-begun', lot: 'A', protocol: 'dried for tea or powder', load: 2, mass_g: 900 } as const
-    const anew = (step: number) => {
-      const begun = pen.force({ ...run, step })
+    const run = { type: 'step-begun', lot: 'A', load: 2, mass_g: 900 } as const
+    const anew = (step: number, protocol = 'dried for tea or powder') => {
+      const begun = pen.force({ ...run, step, protocol })
       pen.wait(1000)
       pen.force({
         ...{ type: 'step-done', lot: 'A', begun: begun.id, outcome: 'done', minutes: 900, temp_C: 40 },
         ...{ backToBoil_s: null, driedTo_g: 105, checked: true, water: null },
       })
     }
-    // Another step that came out since dries nothing.
+    // Another step, or a step of another way, that came out since dries nothing.
     anew(0)
+    anew(2, 'another')
     expect(as(pen, 'A')).not.toBe('dried')
     anew(2)
     expect(as(pen, 'A')).toBe('dried')

@@ -43,6 +43,7 @@ export function App() {
   const status = useBook((book) => book.status)
   const failure = useBook((book) => book.failure)
   const open = useBook((book) => book.open)
+  const book = useBook((state) => state.book.id)
   const [keysShown, setKeysShown] = useState(false)
   const { pathname } = useLocation()
   const Title = pathname === '/ill' ? 'h2' : 'h1'
@@ -60,7 +61,7 @@ export function App() {
       <PathBar />
       {status === 'ready' && <OfflineBar />}
       <BroughtBackBar />
-      {status === 'ready' && <StricterBar />}
+      {status === 'ready' && <StricterBar key={book} />}
       <main id="place" tabIndex={-1}>
         {status !== 'ready' && pathname === '/ill' && <CallNow />}
         {status === 'loading' && <Waiting says="Reading the book. Every gate counts as shut until it is read." />}

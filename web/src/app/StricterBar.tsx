@@ -31,7 +31,7 @@ export function StricterBar() {
       gone = true
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- held against the catalogue once, when the book is opened
-  }, [book.id])
+  }, [])
   const told = stricter !== undefined && stricter.length === 0
   useEffect(() => {
     if (!told || book.kind === 'guest') return undefined
