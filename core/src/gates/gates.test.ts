@@ -9,6 +9,7 @@ import { ACT_GATES, shutFor } from './acts'
 import { bringInKind, leachBaths, meetAll, runStep } from '../test/plants'
 import { judge, packAsLot, type Intent } from './judge'
 import { eaterVerdict } from './plate'
+import { lotUse } from '../treatment/batchUse'
 import { storedAs } from './keep'
 import { GATE_NAMES, GATES, type Gate } from './verdict'
 
@@ -647,6 +648,20 @@ describe('Make safe', () => {
     expect(see(thrown, 'makeSafe').reasons[1]).toBe(
       'Nitrate: A blanch whose water is thrown away takes part of the nitrate out. Done.',
     )
+  })
+  it('of a batch is no safer than its parts were, by a way that asks for nothing and that nobody chose', () => {
+    const pen = meetAll(household(new Pen()))
+    bringInKind(pen, 'ramsons', 'A')
+    bringInKind(pen, 'spruce', 'B')
+    const parts = ['A', 'B'].map((lot) => ({ lot, mass_g: 400 }))
+    pen.write({ type: 'joined', lot: 'J', code: 'J', parts })
+    const raw = judge('makeSafe', pen.lot('A'), pen.context)
+    expect(raw.state).toBe('ajar')
+    expect(judge('makeSafe', pen.lot('J'), pen.context)).toEqual(raw)
+    // Chosen, the raw way is a school like another.
+    const [way] = lotUse(pen.lot('J'), pen.catalogue)?.protocols ?? []
+    pen.write({ type: 'way-chosen', lot: 'J', protocol: way?.name ?? '', goal: way?.goals[0] ?? 'eat' })
+    expect(judge('makeSafe', pen.lot('J'), pen.context).state).toBe('open')
   })
   it('of a batch is closed where one part of it is refused or no one way would do, whoever joined it', () => {
     const joinedFrom = (second: 'beet' | 'acorns' | 'leaf') => {

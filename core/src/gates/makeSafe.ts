@@ -5,7 +5,7 @@ import { formatCount, withCapital } from '../quantity/format'
 import type { LotState } from '../lot/lotState'
 import { lotUse } from '../treatment/batchUse'
 import { isTreating, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
-import { ajarFor, closedBy, finding, openWith, type Finding, type JudgeContext } from './verdict'
+import { ajarFor, closedBy, finding, openWith, worstOf, type Finding, type JudgeContext } from './verdict'
 
 /**
  * Opens when every hazard has its answer: a control done within its critical limit on the whole lot, a ground fact, an
@@ -19,8 +19,17 @@ export function makeSafeGate(lot: LotState, context: JudgeContext): Finding {
     if (closed !== undefined) return closed
     if (constituents.every(({ state }) => state === 'open'))
       return openWith(...new Set(constituents.flatMap(({ reasons }) => reasons)))
+    // A way that asks for nothing, and that nobody chose, makes none of them safer than it was.
+    if (lot.way === null && !isTreated(lot, context)) return worstOf(constituents)
   }
   return treatedInOne(lot, context)
+}
+
+/** Whether the way that the lot follows has something to be done for it; so, too, where there is no way. */
+function isTreated(lot: LotState, { catalogue }: JudgeContext): boolean {
+  const use = lotUse(lot, catalogue)
+  const protocol = use && protocolOf(lot, use)
+  return protocol === undefined || protocol.steps.some((step) => isTreating(step, 'eat'))
 }
 
 function treatedInOne(lot: LotState, { book, catalogue, now }: JudgeContext): Finding {

@@ -23,6 +23,32 @@ const redate = (pen: Pen, entry: Entry, to: string) =>
   pen.try({ type: 'redated', entry: entry.id, to, why: 'a wrong clock' }).proposal
 const says = (proposal: ReturnType<typeof redate>) => (proposal.ok ? 'taken' : `${proposal.field}: ${proposal.message}`)
 
+describe('a strike-out', () => {
+  it('is refused where a lot that stays would have given more than it had, and told what to strike out first', () => {
+    const pen = served()
+    const strike = (pen: Pen, entry: Entry) => says(pen.try({ type: 'struck', entry: entry.id, why: 'x' }).proposal)
+    const split = pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 300, why: 'x' })
+    // The part that it made goes with it.
+    expect(strike(pen.copy(), split)).toBe('taken')
+    const parts = ['A', 'B'].map((lot) => ({ lot, mass_g: 200 }))
+    const join = pen.write({ type: 'joined', lot: 'J', code: 'J', parts })
+    expect(strike(pen.copy(), split)).toBe('taken')
+    const packed = pen.write({
+      ...{ type: 'packed', lot: 'J', pack: 'p', store: 'frozen', mass_g: 350, containers: 1, storeTemp_C: -19 },
+    })
+    const before = pen.log
+    const refused = 'entry: Then the masses of lot J would not add up: strike out first what was done with it since.'
+    expect(strike(pen, split)).toBe(refused)
+    expect(pen.log).toBe(before)
+    // With all of it gone there is nothing that could not add up.
+    expect(strike(pen.copy(), find(pen, 'weighed-in'))).toBe('taken')
+    expect(strike(pen, packed)).toBe('taken')
+    expect(strike(pen.copy(), join)).toBe('taken')
+    expect(strike(pen, split)).toBe('taken')
+    expect(pen.lot('J').mass_g).toBe(200)
+  })
+})
+
 describe('a re-dated entry', () => {
   it('is folded as though it had been written with that moment, in whatever order it all arrives', () => {
     const written = inOrder(served().log)

@@ -22,6 +22,7 @@ import type { GaveBack } from './entries/gaveBack'
 import type { StopNoted } from './entries/stopNoted'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
+import type { Struck } from './entries/struck'
 import { countsNowhere } from './entries/readingTaken'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
@@ -55,7 +56,7 @@ const no = (field: string, message: string): Refusal => ({ ok: false, field, mes
 export function propose(entry: Entry, log: BookLog, catalogue: Catalogue, now: Instant): Proposal {
   if (minutesBetween(now, entry.at) > CLOCK_SKEW_MINUTES) return no('at', IN_FUTURE)
   if (log.entries.has(entry.id)) return no('id', 'This entry is in the log already.')
-  if (entry.type === 'struck') return checkStrike(entry.entry, log)
+  if (entry.type === 'struck') return checkStrike(entry, log)
   if (entry.type === 'redated') return checkRedating(entry, log, now)
   const context: JudgeContext = { book: log.state, catalogue, now: entry.at > now ? now : entry.at }
   if (isLineageEntry(entry)) return checkLineage(entry, context)
@@ -67,9 +68,15 @@ export function propose(entry: Entry, log: BookLog, catalogue: Catalogue, now: I
   return checkLotEntry(entry, lot, context)
 }
 
-function checkStrike(id: string, log: BookLog): Proposal {
+function checkStrike(strike: Struck, log: BookLog): Proposal {
+  const { entry: id } = strike
   if (!log.entries.has(id)) return no('entry', 'There is no such entry to strike out.')
-  return log.amendments.struck.has(id) ? no('entry', 'That entry is struck out already.') : OK
+  if (log.amendments.struck.has(id)) return no('entry', 'That entry is struck out already.')
+  // A lot may go with what made it; one that stays must still have had what left it.
+  const [lot] = unbalancedBy(strike, log).filter(({ gone }) => !gone)
+  return lot === undefined
+    ? OK
+    : no('entry', `Then the masses of lot ${lot.code} would not add up: strike out first what was done with it since.`)
 }
 
 /** A re-dating is a correction of fact: the gates are not asked, only whether it could have happened then. */
@@ -82,7 +89,11 @@ function checkRedating(redating: Redated, log: BookLog, now: Instant): Proposal 
   if (minutesBetween(now, to) > CLOCK_SKEW_MINUTES) return no('to', IN_FUTURE)
   const entry = asDated(written, log.amendments)
   if (entry.at === to) return no('to', 'That is the time it has already.')
-  const unbalanced = unbalancedBy(redating, log)
+  const [lost] = unbalancedBy(redating, log)
+  const unbalanced =
+    lost === undefined
+      ? OK
+      : no('to', `Then the masses of lot ${lost.code} would not add up: something was done to it in between.`)
   if (!isLotEntry(entry)) return unbalanced
   const lot = log.state.lots.get(entry.lot)
   if (lot === undefined) return unbalanced
@@ -96,16 +107,15 @@ function checkRedating(redating: Redated, log: BookLog, now: Instant): Proposal 
   return backwards ? no('to', 'It cannot end before it began.') : unbalanced
 }
 
-/** Whether masses would no longer add up: more would have left a lot than there was by then, or a lot would be gone. */
-function unbalancedBy(redating: Redated, log: BookLog): Proposal {
-  const { lots } = addEntries(log, [redating]).state
-  for (const [id, before] of log.state.lots) {
+/** Lots whose masses would no longer add up: more would have left one than there was by then, or it would be gone. */
+function unbalancedBy(amendment: Struck | Redated, log: BookLog): readonly { code: string; gone: boolean }[] {
+  const { lots } = addEntries(log, [amendment]).state
+  return [...log.state.lots].flatMap(([id, before]) => {
     const after = lots.get(id)
-    if (after === before || !isBegun(before) || !adds(before)) continue
-    if (after === undefined || !isBegun(after) || !adds(after))
-      return no('to', `Then the masses of lot ${before.code} would not add up: something was done to it in between.`)
-  }
-  return OK
+    if (after === before || !isBegun(before) || !adds(before)) return []
+    const gone = after === undefined || !isBegun(after)
+    return gone || !adds(after) ? [{ code: before.code, gone }] : []
+  })
 }
 
 function adds(lot: LotState): boolean {

@@ -20,11 +20,9 @@ export function mayActByHand(entries: readonly Entry[], index: number): boolean 
   if (!known || whole.length === 0 || recalled(entries, act.lot, act.type === 'served' ? act.pack : null, index))
     return false
   if (act.type === 'packed') return coldEnough(act.store, act.storeTemp_C)
-  const cooked = strands.length > 1 || strands[0]?.batch !== undefined
   const batch = strands[0]?.batch ?? []
-  const safe =
-    strands.every((strand) => safeByHand(strand.kind, strand.before, strand.mass, entries)) ||
-    (cooked && strands.every((strand) => safeByHand(strand.kind, batch, undefined, entries)))
+  // Each picking by itself, or any batch that it went into as a whole.
+  const safe = strands.every(({ kind, stages }) => stages.some((stage) => safeByHand(kind, stage, entries)))
   const accepts = lastTaste(batch) ?? whole.every(({ before }) => lastTaste(before) === true)
   const eatersAsked = act.portions.every(({ eater }) => eater === 'ann')
   return (
@@ -38,11 +36,16 @@ export function mayActByHand(entries: readonly Entry[], index: number): boolean 
 interface Strand {
   readonly kind: string
   readonly root: Extract<Entry, { type: 'weighed-in' }>
-  /** Entries of the picking, in order; those of a batch it went into apart. */
+  /** Entries of the picking, and of each batch that it went into, in order. */
+  readonly stages: readonly (readonly LotEntry[])[]
+  /** All of them but those of the batch that it is in now, where it is in one. */
   readonly before: readonly LotEntry[]
   readonly batch: readonly LotEntry[] | undefined
-  /** Mass of the lot just before an entry of it. */
-  readonly mass: undefined | ((entry: LotEntry) => number)
+}
+
+function strandOf({ kind, root }: Pick<Strand, 'kind' | 'root'>, stages: Strand['stages']): Strand {
+  const batch = stages.length > 1 ? stages.at(-1) : undefined
+  return { kind, root, stages, batch, before: (batch === undefined ? stages : stages.slice(0, -1)).flat() }
 }
 
 function of<T extends Entry['type']>(entries: readonly Entry[], type: T): readonly Extract<Entry, { type: T }>[] {
@@ -86,41 +89,36 @@ function strandsAt(entries: readonly Entry[], lot: string, until: number): reado
   const join = entries[joined]
   if (join?.type === 'joined' && joined < until)
     return join.parts.flatMap((part) =>
-      strandsAt(entries, part.lot, joined).map((strand) => ({
-        ...strand,
-        before: [...strand.before, ...(strand.batch ?? [])],
-        batch: own,
-      })),
+      strandsAt(entries, part.lot, joined).map((strand) => strandOf(strand, [...strand.stages, own])),
     )
   const [root] = of(own, 'weighed-in')
   if (root === undefined) return []
-  return [{ kind: root.taxon, root, before: own, batch: undefined, mass: massBefore(entries, lot) }]
+  return [strandOf({ kind: root.taxon, root }, [own])]
 }
 
 function continued(strand: Strand, own: readonly LotEntry[]): Strand {
-  return strand.batch === undefined
-    ? { ...strand, before: [...strand.before, ...own] }
-    : { ...strand, batch: [...strand.batch, ...own] }
+  return strandOf(strand, [...strand.stages.slice(0, -1), [...(strand.stages.at(-1) ?? []), ...own]])
 }
 
-/** The mass in hand of a picking before an entry, replayed from nothing. */
-function massBefore(entries: readonly Entry[], lot: string): (entry: LotEntry) => number {
-  return (wanted) => {
-    let mass_g = 0
-    for (const entry of entries) {
-      if (entry.id === wanted.id) break
-      if (entry.type === 'joined') for (const part of entry.parts) if (part.lot === lot) mass_g -= part.mass_g
-      if (!('lot' in entry) || entry.lot !== lot) continue
-      if (entry.type === 'weighed-in') mass_g += entry.mass_g
-      if (entry.type === 'sorted') mass_g = entry.kept_g
-      if (entry.type === 'weighed') mass_g = entry.mass_g
-      if (entry.type === 'packed' || entry.type === 'split') mass_g -= entry.mass_g
-      if (entry.type === 'thrown-away' && entry.pack === null) mass_g -= entry.mass_g
-      if (entry.type === 'served' && entry.pack === null)
-        mass_g -= entry.portions.reduce((sum, portion) => sum + portion.mass_g, 0)
-    }
-    return mass_g
+/** The mass in hand of its lot before an entry, replayed from nothing. */
+function massBefore(entries: readonly Entry[], wanted: LotEntry): number {
+  const { lot } = wanted
+  let mass_g = 0
+  for (const entry of entries) {
+    if (entry.id === wanted.id) break
+    if ('into' in entry && entry.into === lot) mass_g += entry.mass_g
+    if (entry.type === 'joined')
+      for (const part of entry.parts) mass_g += entry.lot === lot ? part.mass_g : part.lot === lot ? -part.mass_g : 0
+    if (!('lot' in entry) || entry.lot !== lot) continue
+    if (entry.type === 'weighed-in') mass_g += entry.mass_g
+    if (entry.type === 'sorted') mass_g = entry.kept_g
+    if (entry.type === 'weighed') mass_g = entry.mass_g
+    if (entry.type === 'packed' || entry.type === 'split') mass_g -= entry.mass_g
+    if (entry.type === 'thrown-away' && entry.pack === null) mass_g -= entry.mass_g
+    if (entry.type === 'served' && entry.pack === null)
+      mass_g -= entry.portions.reduce((sum, portion) => sum + portion.mass_g, 0)
   }
+  return mass_g
 }
 
 function identified(strand: Strand, entries: readonly Entry[], index: number, lot: string): boolean {
@@ -283,7 +281,7 @@ const BOILS: Readonly<Record<string, readonly { step: number; minutes: number; t
   'Picea abies': [],
 }
 
-function safeByHand(kind: string, entries: readonly LotEntry[], mass: Strand['mass'], all: readonly Entry[]): boolean {
+function safeByHand(kind: string, entries: readonly LotEntry[], all: readonly Entry[]): boolean {
   const leached = kind !== 'Quercus robur' ? '' : leachedAt(entries)
   if (leached === undefined) return false
   return (BOILS[kind] ?? []).every(({ step, minutes, thrown }) => {
@@ -302,8 +300,7 @@ function safeByHand(kind: string, entries: readonly LotEntry[], mass: Strand['ma
     })
     const first = good[0]
     if (first === undefined) return false
-    const to_g = mass?.(first) ?? 0
-    return good.reduce((sum, { mass_g }) => sum + mass_g, 0) >= to_g - 1
+    return good.reduce((sum, { mass_g }) => sum + mass_g, 0) >= massBefore(all, first) - 1
   })
 }
 
