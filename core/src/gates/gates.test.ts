@@ -9,6 +9,7 @@ import { ACT_GATES, shutFor } from './acts'
 import { bringInKind, leachBaths, meetAll, runStep } from '../test/plants'
 import { judge, packAsLot, type Intent } from './judge'
 import { eaterVerdict } from './plate'
+import { doNow } from '../lot/doNow'
 import { lotUse } from '../treatment/batchUse'
 import { storedAs } from './keep'
 import { GATE_NAMES, GATES, type Gate } from './verdict'
@@ -658,6 +659,10 @@ describe('Make safe', () => {
     const raw = judge('makeSafe', pen.lot('A'), pen.context)
     expect(raw.state).toBe('ajar')
     expect(judge('makeSafe', pen.lot('J'), pen.context)).toEqual(raw)
+    expect(doNow(pen.lot('J'), pen.context)).toMatchObject({
+      act: { kind: 'choose-way' },
+      title: 'Choose a way for all of it',
+    })
     // Chosen, the raw way is a school like another.
     const [way] = lotUse(pen.lot('J'), pen.catalogue)?.protocols ?? []
     pen.write({ type: 'way-chosen', lot: 'J', protocol: way?.name ?? '', goal: way?.goals[0] ?? 'eat' })

@@ -289,6 +289,14 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       otherwise: 'It stays NOT YET FOOD.',
     }
   const current = currentStep(lot, context)
+  // Of a batch whose ways differ from those of its parts.
+  if (current === undefined && use !== undefined && use.protocols.length > 0)
+    return {
+      act: { kind: 'choose-way' },
+      title: 'Choose a way for all of it',
+      detail: 'What went into it was not safe yet, and no way that makes it so was chosen for the batch.',
+      otherwise: 'It stays as it is until then.',
+    }
   if (current === undefined)
     return { act: { kind: 'stop' }, title: 'No accepted way is on record', detail: '', otherwise: '' }
   const storing = driedForStore(lot, current) ?? pressedForStore(lot, current)

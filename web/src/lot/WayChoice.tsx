@@ -1,4 +1,4 @@
-import { lotUse, protocolOf, type Goal, type JudgeContext, type LotState } from '@ellop/core'
+import { currentStep, lotUse, protocolOf, type Goal, type JudgeContext, type LotState } from '@ellop/core'
 import { Select } from 'antd'
 import { Choice } from '../controls/Choice'
 import { Field } from '../controls/Field'
@@ -29,7 +29,9 @@ export function WayChoice({ lot, context }: { lot: LotState; context: JudgeConte
   if (use === undefined || lot.runs.length > 0 || lot.baths.length > 0) return null
   const ways = use.protocols.filter(({ standing }) => standing !== 'contested' && standing !== 'not-advised')
   const current = protocolOf(lot, use)
-  const goal = lot.way?.goal ?? current?.goals[0]
+  // Of a batch a way that asks for nothing is in force only when it was chosen.
+  const followed = lot.way !== null || lot.joined.length === 0 || currentStep(lot, context) !== undefined
+  const goal = followed ? (lot.way?.goal ?? current?.goals[0]) : undefined
   const goals = [...new Set(ways.flatMap(({ goals: each }) => each))]
   const fitting = ways.filter(({ goals: each }) => goal !== undefined && each.includes(goal))
   const choose = (wanted: Goal, name?: string) => {
