@@ -104,11 +104,18 @@ function continued(strand: Strand, own: readonly LotEntry[]): Strand {
 function massBefore(entries: readonly Entry[], wanted: LotEntry): number {
   const { lot } = wanted
   let mass_g = 0
+  // What made a part of a batch may have been struck out since: then there was none of it.
+  const there = new Set<string>()
   for (const entry of entries) {
     if (entry.id === wanted.id) break
-    if ('into' in entry && entry.into === lot) mass_g += entry.mass_g
+    if ('into' in entry && there.has(entry.lot)) {
+      there.add(entry.into)
+      if (entry.into === lot) mass_g += entry.mass_g
+    }
+    if (entry.type === 'weighed-in' || entry.type === 'joined') there.add(entry.lot)
     if (entry.type === 'joined')
-      for (const part of entry.parts) mass_g += entry.lot === lot ? part.mass_g : part.lot === lot ? -part.mass_g : 0
+      for (const part of entry.parts.filter((each) => there.has(each.lot)))
+        mass_g += entry.lot === lot ? part.mass_g : part.lot === lot ? -part.mass_g : 0
     if (!('lot' in entry) || entry.lot !== lot) continue
     if (entry.type === 'weighed-in') mass_g += entry.mass_g
     if (entry.type === 'sorted') mass_g = entry.kept_g
