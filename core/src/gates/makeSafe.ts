@@ -20,13 +20,13 @@ export function makeSafeGate(lot: LotState, context: JudgeContext): Finding {
     if (constituents.every(({ state }) => state === 'open'))
       return openWith(...new Set(constituents.flatMap(({ reasons }) => reasons)))
     // A way that asks for nothing, and that nobody chose, makes none of them safer than it was.
-    if (lot.way === null && !isTreated(lot, context)) return worstOf(constituents)
+    if (lot.way === null && !asksForTreatment(lot, context)) return worstOf(constituents)
   }
   return treatedInOne(lot, context)
 }
 
 /** Whether the way that the lot follows has something to be done for it; so, too, where there is no way. */
-function isTreated(lot: LotState, { catalogue }: JudgeContext): boolean {
+function asksForTreatment(lot: LotState, { catalogue }: JudgeContext): boolean {
   const use = lotUse(lot, catalogue)
   const protocol = use && protocolOf(lot, use)
   return protocol === undefined || protocol.steps.some((step) => isTreating(step, 'eat'))

@@ -49,6 +49,11 @@ const kitchen = {
 const eater = { id: 'di', name: 'Di', kind: 'child' } as const
 const T = '2027-05-16T08:00:00.000Z'
 
+const weighed: Saying<'weighed-in'> = {
+  ...{ type: 'weighed-in', lot, code: '27-001', taxon: 'Urtica dioica', part: 'leaf', stage: 'young' },
+  ...{ patch: 'wall', mass_g: 1, pickedAt: T },
+}
+
 const TOLD: readonly (readonly [Saying, string])[] = [
   [{ type: 'kitchen-set', kitchen }, 'The kitchen is Hut, at 1,180 m.'],
   [
@@ -164,49 +169,9 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   [{ type: 'felt-ill', eater: 'ann', symptoms: 'cramps' }, 'Ann feels ill: cramps.'],
   [{ type: 'felt-ill', eater: 'nobody', symptoms: 'cramps' }, 'nobody feels ill: cramps.'],
   [{ type: 'numbers-noted', emergency: '1', poisonCentre: '', doctor: '' }, 'Numbers to call were written down.'],
-  [
-    {
-      type: 'weighed-in',
-      lot,
-      code: '27-001',
-      taxon: 'Urtica dioica',
-      part: 'leafy-top',
-      stage: 'young',
-      patch: 'wall',
-      mass_g: 1240,
-      pickedAt: T,
-    },
-    'Weighed in 1,240 g of nettle (leafy top, young) from Wall.',
-  ],
-  [
-    {
-      type: 'weighed-in',
-      lot,
-      code: '27-001',
-      taxon: 'Urtica dioica',
-      part: 'leaf',
-      stage: 'young',
-      patch: 'none',
-      mass_g: 1,
-      pickedAt: T,
-    },
-    'Weighed in 1 g of nettle (leaf, young) from none.',
-  ],
-  [
-    {
-      type: 'weighed-in',
-      lot,
-      code: '27-001',
-      taxon: 'Urtica dioica',
-      part: 'leaf',
-      stage: 'young',
-      patch: 'wall',
-      mass_g: 120,
-      counted: 60,
-      pickedAt: T,
-    },
-    'Counted 60, about 120 g of nettle (leaf, young) from Wall.',
-  ],
+  [{ ...weighed, part: 'leafy-top', mass_g: 1240 }, 'Weighed in 1,240 g of nettle (leafy top, young) from Wall.'],
+  [{ ...weighed, patch: 'none' }, 'Weighed in 1 g of nettle (leaf, young) from none.'],
+  [{ ...weighed, mass_g: 120, counted: 60 }, 'Counted 60, about 120 g of nettle (leaf, young) from Wall.'],
   [
     { type: 'tell-seen', lot, character: 'leafMargin', answer: 'seen', states: ['serrate', 'entire'] },
     'Leaf edge: serrate and entire.',

@@ -157,15 +157,16 @@ function checkJoin(entry: Extract<LineageEntry, { type: 'joined' }>, context: Ju
     if (lot === undefined || !isBegun(lot)) return no('parts', `There is no lot ${id}.`)
     if (mass_g > lot.mass_g + SCALE_g) return tooMuch('parts', lot.mass_g)
     if (halfTreated(lot, context)) return no('parts', `Lot ${lot.code}: ${HALF_DONE}`)
-    const stopped = FOOD_GATES.map((gate) => judge(gate, lot, context)).find(({ state }) => state === 'closed')
+    const verdicts = FOOD_GATES.map((gate) => judge(gate, lot, context))
+    const stopped = verdicts.find(({ state }) => state === 'closed')
     if (stopped !== undefined)
       return no('parts', `Lot ${lot.code} is stopped and would stop all of it: ${stopped.reasons.join(' ')}`)
     // Nobody could look at that part again, nor weigh it by itself: its gate would stay ajar for good.
-    const unseen = (['identity', 'sort'] as const).find((gate) => judge(gate, lot, context).state !== 'open')
+    const unseen = verdicts.find(({ gate, state }) => (gate === 'identity' || gate === 'sort') && state !== 'open')
     if (unseen !== undefined)
       return no(
         'parts',
-        `Lot ${lot.code}: ${GATE_NAMES[unseen]} is not open yet, and in a batch it could not be made up for. ${judge(unseen, lot, context).reasons.join(' ')}`,
+        `Lot ${lot.code}: ${GATE_NAMES[unseen.gate]} is not open yet, and in a batch it could not be made up for. ${unseen.reasons.join(' ')}`,
       )
   }
   const lots = parts.flatMap(({ lot, mass_g }) => (lot === undefined ? [] : [{ lotThen: lot, mass_g }]))

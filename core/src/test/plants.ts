@@ -62,6 +62,12 @@ export function meetAll(pen: Pen): Pen {
   return pen
 }
 
+/** A large stand of which little was cut, wildlife looked for. */
+export const fairStand = (lot: string): Saying<'stand-counted'> => ({
+  ...{ type: 'stand-counted', lot, stems: 4000, taken: 50, wildlifeLooked: true, wildlifeOn: 0 },
+  ...{ othersPick: false, school: null },
+})
+
 /** A lot of a kind from weighing in to sorting. */
 export function bringInKind(
   pen: Pen,
@@ -74,16 +80,7 @@ export function bringInKind(
   for (const [character, state] of TELLS[kind])
     pen.write({ type: 'tell-seen', lot, character, answer: 'seen', states: [state] })
   pen.write({ type: 'certain-attested', lot })
-  pen.write({
-    type: 'stand-counted',
-    lot,
-    stems: 4000,
-    taken: 50,
-    wildlifeLooked: true,
-    wildlifeOn: 0,
-    othersPick: false,
-    school: null,
-  })
+  pen.write(fairStand(lot))
   pen.write({
     type: 'sorted',
     lot,

@@ -7,7 +7,7 @@ import { isBegun, strandsOf, type LotState } from '../lot/lotState'
 import { massBalance } from '../lot/story'
 import { mayActByHand } from './secondOpinion'
 import { CLEAN, household, Pen } from './pen'
-import { KIND_NAMES, KINDS, meetAll, TELLS, type Kind } from './plants'
+import { fairStand, KIND_NAMES, KINDS, meetAll, TELLS, type Kind } from './plants'
 
 /** How far a random log came. */
 export interface RandomLog {
@@ -244,16 +244,7 @@ function script(kind: Kind, lot: string, patch: string, random: () => number): A
       lot,
       ...(random() < 0.15 ? { stand: { mixed: random() < 0.7, stemsSeen: random() < 0.2 ? 4 : 12 } } : {}),
     }),
-    say({
-      type: 'stand-counted',
-      lot,
-      stems: 4000,
-      taken: 50,
-      wildlifeLooked: true,
-      wildlifeOn: 0,
-      othersPick: false,
-      school: null,
-    }),
+    say(fairStand(lot)),
     say({
       type: 'sorted',
       lot,

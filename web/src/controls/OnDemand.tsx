@@ -20,11 +20,9 @@ export function OnDemand({
   children: ReactNode
 }) {
   return (
-    <ErrorBoundary FallbackComponent={quiet ? Nothing : NotShown} resetKeys={[place]}>
-      {/* Another place waits on its own: else the one that was left would stay, as though nothing had been touched. */}
-      <Suspense key={place} fallback={waiting}>
-        {children}
-      </Suspense>
+    // Another place waits on its own: else the one that was left would stay, as though nothing had been touched.
+    <ErrorBoundary key={place} FallbackComponent={quiet ? Nothing : NotShown}>
+      <Suspense fallback={waiting}>{children}</Suspense>
     </ErrorBoundary>
   )
 }
