@@ -14,11 +14,16 @@ import { App } from './app/App'
 import { keepOffline } from './app/offline'
 import { THEME } from './app/theme'
 import { startAutosave } from './book/autosave'
+import { DEMO_BOOK } from './book/books'
+import { useBook } from './book/bookStore'
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? ''
 const root = document.getElementById('root')
 const overlays = document.getElementById('overlays')
 if (root === null || overlays === null) throw new RangeError('main: expected elements with the ids root and overlays')
+// Before anything is drawn: the store answers while that is done. A stranger at the front door is asked which book; whoever
+// comes by a link to a place sees the demonstration there.
+void useBook.getState().open(undefined, window.location.pathname === '/' ? undefined : DEMO_BOOK)
 startAutosave()
 keepOffline()
 createRoot(root).render(

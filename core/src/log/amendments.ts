@@ -1,6 +1,7 @@
 import type { Instant } from '../quantity/instant'
 import type { Entry } from './entries'
 import type { Redated } from './entries/redated'
+import type { Struck } from './entries/struck'
 import type { EntryId } from './entry'
 import type { EntryIndex } from './entryIndex'
 
@@ -24,7 +25,9 @@ export const NO_AMENDMENTS: Amendments = {
 
 /** The amendments with fresh entries in the index; the same object where they amend nothing. */
 export function amend(before: Amendments, fresh: readonly Entry[], entries: EntryIndex): Amendments {
-  const strikeOuts = fresh.filter((entry) => entry.type === 'struck')
+  const spoken = fresh.filter(isAmendment)
+  if (spoken.length === 0 && before.strikers.size === 0) return before
+  const strikeOuts = spoken.filter((entry) => entry.type === 'struck')
   const strikers = addTo(
     before.strikers,
     strikeOuts.map(({ entry, id }) => [entry, id] as const),
@@ -32,7 +35,7 @@ export function amend(before: Amendments, fresh: readonly Entry[], entries: Entr
   )
   const redatings = addTo(
     before.redatings,
-    fresh.filter((entry) => entry.type === 'redated').map((entry) => [entry.entry, entry] as const),
+    spoken.filter((entry) => entry.type === 'redated').map((entry) => [entry.entry, entry] as const),
     (all) => all.sort(byWriting),
   )
   const struckAnew = strikers.size > 0 && (strikeOuts.length > 0 || fresh.some(({ id }) => strikers.has(id)))
@@ -48,7 +51,7 @@ export function asDated<E extends Entry>(entry: E, { moments }: Pick<Amendments,
 }
 
 /** Whether an entry only speaks of another one. */
-export function isAmendment(entry: Entry): boolean {
+export function isAmendment(entry: Entry): entry is Struck | Redated {
   return entry.type === 'struck' || entry.type === 'redated'
 }
 

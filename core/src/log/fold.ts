@@ -78,7 +78,7 @@ export function addEntries(log: BookLog, added: readonly Entry[]): BookLog {
   const touched = new Set([...grown.keys(), ...amended.turned.map((entry) => shardOf(entry, families))])
   const turned = [...touched].filter((shard) => shard !== HOUSE)
   const lots = new Map(turned.length === 0 ? [] : log.state.lots)
-  for (const shard of turned) foldFamily(lots, families.get(shard) ?? [shard], at(shards, shard), struck)
+  for (const shard of turned) foldShard(lots, shard, families.get(shard), at(shards, shard), struck)
   const household = touched.has(HOUSE)
     ? foldHouse(log, at(shards, HOUSE), struck, [...at(grown, HOUSE), ...amended.turned, ...gone])
     : { house: log.state.house, checkpoints: log.checkpoints }
@@ -100,11 +100,18 @@ function at(shards: ReadonlyMap<ShardId, readonly Entry[]>, shard: ShardId): rea
 
 function byShard(entries: readonly Entry[], families: BookState['families']): ReadonlyMap<ShardId, readonly Entry[]> {
   const shards = new Map<ShardId, Entry[]>()
+  let lotBefore: LotId | undefined
+  let there: Entry[] = []
   for (const entry of entries) {
-    const shard = shardOf(entry, families)
-    const there = shards.get(shard)
-    if (there === undefined) shards.set(shard, [entry])
-    else there.push(entry)
+    const lot = isLotEntry(entry) ? entry.lot : undefined
+    // Entries of one lot mostly follow each other, and looking up a shard costs more than all else here.
+    if (lot === undefined || lot !== lotBefore) {
+      const shard = lot === undefined ? shardOf(entry, families) : lotShard(lot, families)
+      there = shards.get(shard) ?? []
+      if (there.length === 0) shards.set(shard, there)
+    }
+    lotBefore = lot
+    there.push(entry)
   }
   return shards
 }
@@ -265,21 +272,35 @@ function positionOf(entry: Entry, shard: readonly Entry[]): number {
   return low
 }
 
-function foldFamily(
+/** The lots of a shard folded anew; a lot that no entry speaks of any longer is gone. */
+function foldShard(
   lots: Map<LotId, LotState>,
-  members: readonly LotId[],
+  id: ShardId,
+  family: readonly LotId[] | undefined,
   shard: readonly Entry[],
   struck: ReadonlySet<EntryId>,
 ): void {
+  const folded = family === undefined ? undefined : foldFamily(shard, struck)
+  for (const lot of family ?? [id]) {
+    const state = folded === undefined ? foldLot(lot, shard, struck) : folded.get(lot)
+    if (state === undefined) lots.delete(lot)
+    else lots.set(lot, state)
+  }
+}
+
+function foldFamily(shard: readonly Entry[], struck: ReadonlySet<EntryId>): ReadonlyMap<LotId, LotState> {
   const family = new Map<LotId, LotState>()
   for (const entry of shard) {
     if (struck.has(entry.id)) continue
     if (isLotEntry(entry)) family.set(entry.lot, applyLot(family.get(entry.lot) ?? emptyLot(entry.lot), entry))
     else if (isLineageEntry(entry)) applyLineage(family, entry)
   }
-  for (const lot of members) {
-    const state = family.get(lot)
-    if (state === undefined) lots.delete(lot)
-    else lots.set(lot, state)
-  }
+  return family
+}
+
+/** A lot without family, as most are: folded without looking it up at every entry. */
+function foldLot(id: LotId, shard: readonly Entry[], struck: ReadonlySet<EntryId>): LotState | undefined {
+  let lot: LotState | undefined
+  for (const entry of shard) if (isLotEntry(entry) && !struck.has(entry.id)) lot = applyLot(lot ?? emptyLot(id), entry)
+  return lot
 }

@@ -1,8 +1,7 @@
 import { Button, Spin } from 'antd'
-import { lazy, useEffect, useState } from 'react'
+import { lazy, useState } from 'react'
 import { Navigate, Route, Routes, useLocation } from 'react-router'
 import { BasketPlace } from '../basket/BasketPlace'
-import { DEMO_BOOK } from '../book/books'
 import { useBook } from '../book/bookStore'
 import { OnDemand } from '../controls/OnDemand'
 import { CallNow } from '../ill/CallNow'
@@ -42,17 +41,11 @@ const RecallPlace = lazy(() => import('../recall/RecallPlace'))
 export function App() {
   const status = useBook((book) => book.status)
   const failure = useBook((book) => book.failure)
-  const open = useBook((book) => book.open)
   const book = useBook((state) => state.book.id)
   const [keysShown, setKeysShown] = useState(false)
   const { pathname } = useLocation()
   const Title = pathname === '/ill' ? 'h2' : 'h1'
   useKeys(() => setKeysShown(true))
-  useEffect(() => {
-    // A stranger at the front door is asked; whoever comes by a link to a place sees the demonstration there.
-    if (status === 'loading') void open(undefined, window.location.pathname === '/' ? undefined : DEMO_BOOK)
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the book is opened once
-  }, [])
   return (
     <div className="shell">
       <a className="skip" href="#place">

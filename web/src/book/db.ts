@@ -159,28 +159,38 @@ export function openStorage({ id: book, kind }: BookRow): BookStorage {
   }
 }
 
-/** All rows: what was read of them before the program came counts if the store holds just that, as entries never change. */
+/**
+ * All rows. What was read of them before the program came counts if the store holds just that, as entries never change; that
+ * it does is looked up while it is still being read.
+ */
 async function readRows(db: BookDb, book: string) {
-  const early = await takeEarly(book)
+  const [early, keys] = await Promise.all([takeEarly(book), readKeys(db)])
+  if (
+    early !== undefined &&
+    early.version === keys.meta.find(({ key }) => key === 'entryVersion')?.value &&
+    sameKeys(early.loose, keys.ids, 'id') &&
+    sameKeys(early.blocks, keys.numbers, 'block')
+  )
+    return { meta: keys.meta, blocks: early.blocks, loose: early.loose as readonly unknown[] }
+  return db.transaction('r', db.entries, db.blocks, db.meta, async () => {
+    const [meta, rows, loose] = await Promise.all([db.meta.toArray(), db.blocks.toArray(), db.entries.toArray()])
+    const blocks = rows.map(({ block, version, text }): EarlyBlock => ({
+      block,
+      version,
+      entries: JSON.parse(text) as unknown[],
+    }))
+    return { meta, blocks, loose: loose as readonly unknown[] }
+  })
+}
+
+function readKeys(db: BookDb) {
   return db.transaction('r', db.entries, db.blocks, db.meta, async () => {
     const [meta, ids, numbers] = await Promise.all([
       db.meta.toArray(),
       db.entries.toCollection().primaryKeys(),
       db.blocks.toCollection().primaryKeys(),
     ])
-    if (
-      early !== undefined &&
-      early.version === meta.find(({ key }) => key === 'entryVersion')?.value &&
-      sameKeys(early.loose, ids, 'id') &&
-      sameKeys(early.blocks, numbers, 'block')
-    )
-      return { meta, blocks: early.blocks, loose: early.loose as readonly unknown[] }
-    const blocks = (await db.blocks.toArray()).map(({ block, version, text }): EarlyBlock => ({
-      block,
-      version,
-      entries: JSON.parse(text) as unknown[],
-    }))
-    return { meta, blocks, loose: (await db.entries.toArray()) as readonly unknown[] }
+    return { meta, ids, numbers }
   })
 }
 

@@ -36,24 +36,29 @@ async function readEarly(): Promise<EarlyRows | undefined> {
   if (db === undefined) return undefined
   try {
     const transaction = db.transaction(['blocks', 'entries', 'meta'])
+    const stored = transaction.objectStore('blocks')
     const [blocks, loose, version] = await Promise.all([
-      answer(transaction.objectStore('blocks').getAll()),
+      // One by one: while a block is read from the disk, the one before it is made out.
+      answer(stored.getAllKeys()).then((keys) =>
+        Promise.all((keys as IDBValidKey[]).map((key) => answer(stored.get(key)).then(made))),
+      ),
       answer(transaction.objectStore('entries').getAll()),
       answer(transaction.objectStore('meta').get('entryVersion')),
     ])
     return {
       book,
+      blocks,
       loose: loose as { id: string }[],
       version: (version as { value: number } | undefined)?.value,
-      blocks: (blocks as { block: number; version: number; text: string }[]).map(({ block, version, text }) => ({
-        block,
-        version,
-        entries: JSON.parse(text) as unknown[],
-      })),
     }
   } finally {
     db.close()
   }
+}
+
+function made(row: unknown): EarlyBlock {
+  const { block, version, text } = row as { block: number; version: number; text: string }
+  return { block, version, entries: JSON.parse(text) as unknown[] }
 }
 
 /** A database in whatever version it is; none is made where there is none. */
