@@ -4,7 +4,7 @@ import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { isHarmful, type Clearance as WholeClearance } from '../identity/clear'
 import { carriedOver } from '../identity/carriedOver'
 import { familyMarks, familyText, familyTold } from '../identity/familyMarks'
-import { countingTells, lotContradictions, lotJudged, meetingDays, shownLater } from '../identity/lotTells'
+import { countingTells, lotContradictions, lotJudged, laterWords, meetingDays, shownLater } from '../identity/lotTells'
 import { kinOf } from '../lot/kin'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { formatList } from '../quantity/format'
@@ -136,10 +136,7 @@ function missingReasons({ missing }: Clearance, lot: LotState, taxon: Taxon, con
     late
       ? `Not seen before it was cut: ${what}. What is noted after the cutting does not count.`
       : `Still to be looked at: ${what}.`,
-    ...shownLater(missing, lot, taxon, context).map(
-      ({ character, seasons }) =>
-        `${label(character)} shows in ${formatList(seasons)}: without it this plant is not told.`,
-    ),
+    ...shownLater(missing, lot, taxon, context).map(laterWords),
   ]
 }
 

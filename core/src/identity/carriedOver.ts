@@ -5,7 +5,7 @@ import { kitchenAt } from '../log/houseState'
 import { kinOf } from '../lot/kin'
 import type { LotState, WeighIn } from '../lot/lotState'
 import { addDays, dayOf } from '../quantity/instant'
-import { isHarmful } from './clear'
+import { hasDeadlyDouble, isHarmful } from './clear'
 import { familyMarks, familyTold } from './familyMarks'
 import { countingTells, lotJudged, type Moment } from './lotTells'
 
@@ -85,9 +85,4 @@ function pickingsOf({ lots }: BookState): ReadonlyMap<string, readonly LotState[
 
 function sameKind({ patch, part, stage }: WeighIn): string {
   return `${part} ${stage} ${patch}`
-}
-
-/** Whether one of the plants it is mistaken for kills. */
-export function hasDeadlyDouble(taxon: Taxon): boolean {
-  return taxon.lookalikes.some(({ severity }) => severity === 'deadly')
 }

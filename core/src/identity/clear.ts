@@ -69,7 +69,7 @@ const ENCOUNTERS_NEEDED: Readonly<Record<Severity, number>> = {
 const KEY_TELL_WEIGHT = 0.05
 const KEY_TELL_FACTOR = 3
 /** Where a plant grows is circumstantial: it may contradict a claim, it never rules a danger out. */
-const CIRCUMSTANTIAL = ['habitatSeen']
+export const CIRCUMSTANTIAL = ['habitatSeen']
 const MONTH_SEASONS: readonly Season[] = [
   'winter', 'winter', 'spring', 'spring', 'spring', 'summer', 'summer', 'summer', 'autumn', 'autumn', 'autumn', 'winter',
 ] // prettier-ignore
@@ -152,6 +152,11 @@ function rivals(claimed: Taxon, observed: Observation['observed'], catalogue: Ca
 /** Whether eating the plant in mistake would hurt. */
 export function isHarmful({ severity }: { readonly severity: Severity }): boolean {
   return severity === 'deadly' || severity === 'toxic' || severity === 'irritant'
+}
+
+/** Whether one of the plants it is mistaken for kills. */
+export function hasDeadlyDouble(taxon: Taxon): boolean {
+  return taxon.lookalikes.some(({ severity }) => severity === 'deadly')
 }
 
 /** Distinct days on which the plant must have been met before it may be eaten. */

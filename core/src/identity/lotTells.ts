@@ -1,6 +1,6 @@
 import type { Catalogue } from '../flora/catalogue'
 import type { Season, Taxon } from '../flora/taxon'
-import { plainWords } from '../flora/vocabulary'
+import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import type { BookState } from '../log/fold'
 import { kitchenAt, type HouseState } from '../log/houseState'
 import type { LotState, TellFact } from '../lot/lotState'
@@ -8,6 +8,7 @@ import { formatList } from '../quantity/format'
 import { dayOf, type Instant } from '../quantity/instant'
 import { removalOf } from '../take/removal'
 import { clear, contradictionsOf, judgeTells, seasonOf, type Clearance, type Observation } from './clear'
+import { substitutesFor } from './substitutes'
 
 /** What a lot's tells are held against. */
 export interface Moment {
@@ -16,14 +17,44 @@ export interface Moment {
   readonly now: Instant
 }
 
-/** The lot's tells, as far as they count, held against the catalogue. */
-export const lotClearance = ofTells(clear)
+/** The lot's tells, as far as they count, held against the catalogue; what stands in for a tell out of season is asked for too. */
+export const lotClearance = ofTells((observation, taxon, catalogue): Clearance => {
+  const { next, ...judged } = withoutStoodIn(clear(observation, catalogue), observation, taxon, catalogue)
+  const asked = new Set([...Object.keys(observation.observed), ...next.map(({ character }) => character)])
+  const substitutes = judged.missing.flatMap((key) => standIns(key, observation, taxon, catalogue) ?? [])
+  const more = [...new Set(substitutes)].filter((character) => !asked.has(character))
+  return { ...judged, next: [...next, ...more.map((character) => ({ character, rulesOut: [] }))] }
+})
 
 /** As {@link lotClearance}, without the next tell: for the gates. */
-export const lotJudged = ofTells<Omit<Clearance, 'next'>>(judgeTells)
+export const lotJudged = ofTells((observation, taxon, catalogue): Omit<Clearance, 'next'> =>
+  withoutStoodIn(judgeTells(observation, catalogue), observation, taxon, catalogue),
+)
+
+/** A key tell is not missing where what stands in for it in this season was all seen. */
+function withoutStoodIn<Held extends Pick<Clearance, 'missing'>>(
+  held: Held,
+  observation: Observation,
+  taxon: Taxon,
+  catalogue: Catalogue,
+): Held {
+  const { observed } = observation
+  const missing = held.missing.filter(
+    (key) =>
+      standIns(key, observation, taxon, catalogue)?.every((character) => (observed[character] ?? []).length > 0) !==
+      true,
+  )
+  return missing.length === held.missing.length ? held : { ...held, missing }
+}
+
+function standIns(key: string, observation: Observation, taxon: Taxon, catalogue: Catalogue) {
+  const { season, observed, notVisible = [], noDigging = false } = observation
+  if (season === undefined) return undefined
+  return substitutesFor(key, taxon, { season, observed, notVisible, noDigging }, catalogue)
+}
 
 /** Holding tells against the catalogue is dear, and a lot's tells change less often than what else is noted. */
-function ofTells<Held>(hold: (observation: Observation, catalogue: Catalogue) => Held) {
+function ofTells<Held>(hold: (observation: Observation, taxon: Taxon, catalogue: Catalogue) => Held) {
   const known = new WeakMap<
     LotState,
     {
@@ -39,7 +70,7 @@ function ofTells<Held>(hold: (observation: Observation, catalogue: Catalogue) =>
     const { season } = observation
     const there = known.get(lot)
     if (there?.catalogue === catalogue && there.taxon === taxon && there.season === season) return there.held
-    const held = hold(observation, catalogue)
+    const held = hold(observation, taxon, catalogue)
     known.set(lot, { catalogue, taxon, season, held })
     return held
   }
@@ -81,18 +112,41 @@ export function countingTells(lot: LotState): readonly TellFact[] {
   return firstCutAt === null ? lot.tells : lot.tells.filter(({ at }) => at < firstCutAt)
 }
 
-/** Characters that do not show in the season of the picking, and when they do. */
+/** A key tell that does not show in the season of the picking. */
+export interface ShownLater {
+  readonly character: string
+  /** When it shows. */
+  readonly seasons: readonly Season[]
+  /** What may be looked at in its place; undefined where nothing will do. */
+  readonly instead: readonly string[] | undefined
+}
+
+/** Those of some characters that do not show in the season of the picking. */
 export function shownLater(
   characters: readonly string[],
   lot: LotState,
   taxon: Taxon,
   context: Moment,
-): readonly { readonly character: string; readonly seasons: readonly Season[] }[] {
-  const { season } = lotObservation(lot, taxon, context)
+): readonly ShownLater[] {
+  const observation = lotObservation(lot, taxon, context)
+  const { season } = observation
   return characters.flatMap((character) => {
     const seasons = taxon.visible[character]
-    return season === undefined || seasons === undefined || seasons.includes(season) ? [] : [{ character, seasons }]
+    if (season === undefined || seasons === undefined || seasons.includes(season)) return []
+    return [{ character, seasons, instead: standIns(character, observation, taxon, context.catalogue) }]
   })
+}
+
+/** What a key tell out of season asks for, in words. */
+export function laterWords({ character, seasons, instead }: ShownLater): string {
+  const shows = `${label(character)} shows in ${formatList(seasons)}`
+  return instead === undefined
+    ? `${shows}: without it this plant is not told.`
+    : `${shows}: ${formatList(instead.map((each) => label(each).toLowerCase()))} may be looked at in its place.`
+}
+
+function label(character: string): string {
+  return CHARACTERS[character]?.label ?? plainWords(character)
 }
 
 /** What was answered, in words. */

@@ -5,7 +5,7 @@ import { identityGate } from '../gates/identity'
 import { carriedOver } from '../identity/carriedOver'
 import { isHarmful } from '../identity/clear'
 import { familyMarks, familyText, familyTold } from '../identity/familyMarks'
-import { countingTells, lotClearance, shownLater } from '../identity/lotTells'
+import { countingTells, laterWords, lotClearance, shownLater } from '../identity/lotTells'
 import { stoodSince, STANDS_AT_MOST_MINUTES } from '../keep/storage'
 import { storedAs } from '../gates/keep'
 import type { JudgeContext } from '../gates/verdict'
@@ -212,7 +212,7 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
         worth.character,
         worth.rulesOut,
         carried === undefined
-          ? rulesOutText(names)
+          ? (inPlaceOf(worth.character, clearance.missing, lot, context) ?? rulesOutText(names))
           : `Known from this patch (lot ${carried.fromCode}): one tell is looked at live each day.`,
       )
     }
@@ -223,9 +223,7 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       title: 'It cannot be cleared',
       detail: [
         'What would settle it cannot be seen on this lot any more. Set it aside; look again at the patch.',
-        ...shownLater(clearance.missing, lot, taxon, context).map(
-          ({ character, seasons }) => `${CHARACTERS[character]?.label ?? character} shows in ${formatList(seasons)}.`,
-        ),
+        ...shownLater(clearance.missing, lot, taxon, context).map(laterWords),
       ].join(' '),
       otherwise: '',
     }
@@ -264,6 +262,14 @@ function weighingDue(lot: LotState): boolean {
 }
 
 const NAMED_AT_MOST = 3
+
+/** Which key tell out of season a look stands in for; undefined where it is asked for its own sake. */
+function inPlaceOf(character: string, missing: readonly string[], lot: LotState, context: JudgeContext) {
+  const taxon = findTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
+  if (taxon === undefined || taxon.keyCharacters.includes(character)) return undefined
+  const later = shownLater(missing, lot, taxon, context).find(({ instead }) => instead?.includes(character))
+  return later === undefined ? undefined : laterWords(later)
+}
 
 function rulesOutText(names: readonly string[]): string {
   if (names.length === 0) return 'A key tell.'
