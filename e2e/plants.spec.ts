@@ -13,6 +13,7 @@ test('a plant is found by a misspelling and an older name; one name for several 
   await find.fill('hemlock')
   const shared = page.getByRole('region', { name: 'One name, several plants' })
   await expect(shared).toContainText('“hemlock” means')
+  await expect(shared.getByRole('group', { name: 'What parts the plants called hemlock' })).toContainText('Underground')
   await expect(shared.locator('li')).toHaveCount(3)
   await find.fill('roots in january')
   await expect(page.locator('.plant-list')).toContainText('Dandelion')

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from './records'
+import { partingTells } from '../identity/separation'
 import { searchPlants } from './search'
 
 const names = (question: string) => searchPlants(CATALOGUE, question).hits.map(({ taxon }) => taxon.scientificName)
@@ -34,6 +35,18 @@ describe('looking a plant up', () => {
       'Phytolacca acinosa',
       'Veratrum viride',
     ])
+    const lace = searchPlants(CATALOGUE, 'queen annes lace').shared?.taxa ?? []
+    expect(lace.map(({ scientificName }) => scientificName).toSorted()).toEqual([
+      'Anthriscus sylvestris',
+      'Daucus carota',
+    ])
+    // What is looked at to part them, each once: the two never show the same of it.
+    const [one, other] = lace
+    const parting = partingTells(lace)
+    expect(parting).toContain('leafSurface')
+    expect(parting).not.toContain('stemSurface')
+    for (const tell of parting)
+      expect((one?.characters[tell] ?? []).filter((state) => other?.characters[tell]?.includes(state))).toEqual([])
     expect(searchPlants(CATALOGUE, 'hemlock').shared?.taxa.length).toBeGreaterThan(1)
     expect(searchPlants(CATALOGUE, 'stinging nettle').shared).toBeUndefined()
     expect(searchPlants(CATALOGUE, 'Tamus communis').renamed).toMatchObject({

@@ -30,6 +30,34 @@ export function separationOf(claimed: Taxon, other: Taxon): Separation {
   return { sure: [...sure], sometimes: [...sometimes].filter((group) => !sure.has(group)) }
 }
 
+/** Characters that surely part some of a few plants from each other, those first that part most pairs of them; one a group. */
+export function partingTells(taxa: readonly Taxon[]): readonly string[] {
+  const pairs = taxa.flatMap((one, index) => taxa.slice(index + 1).map((other) => [one, other] as const))
+  const groups = new Set<string>()
+  return Object.entries(CHARACTERS)
+    .filter(([character]) => !NO_TELLS.includes(character))
+    .map(([character, { group }]) => {
+      const parted = pairs.filter(([one, other]) => {
+        const [own, others] = [one.characters[character], other.characters[character]]
+        return own !== undefined && others !== undefined && own.every((state) => !others.includes(state))
+      })
+      return { character, group, parts: parted.length }
+    })
+    .filter(({ parts }) => parts > 0)
+    .sort((a, b) => b.parts - a.parts)
+    .filter(({ group }) => !groups.has(group) && groups.add(group))
+    .map(({ character }) => character)
+}
+
+/**
+ * Whether a character speaks for neither of two plants: what was seen of it is of both or, before it is looked at, all that the
+ * claimed plant shows the other shows too.
+ */
+export function isShared(claimed: Taxon, other: Taxon, character: string, seen?: readonly string[]): boolean {
+  const own = seen ?? claimed.characters[character] ?? []
+  return own.length > 0 && own.every((state) => other.characters[character]?.includes(state) === true)
+}
+
 /** Pairs that fewer than two sure tells part, and why the plant may be cleared all the same. */
 export const SEPARATION_EXCEPTIONS: Readonly<Record<string, string>> = {
   'Urtica dioica | Mercurialis perennis':

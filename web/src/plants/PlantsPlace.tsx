@@ -1,9 +1,10 @@
-import { commonName, formatCount, plainWords, searchPlants, type PlantHit, type Taxon } from '@ellop/core'
+import { commonName, formatCount, partingTells, plainWords, searchPlants, type PlantHit, type Taxon } from '@ellop/core'
 import { Input } from 'antd'
 import { useDeferredValue, useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { PlantSketch } from '../drawing/plant/sketch'
+import { SideBySide } from '../tells/SideBySide'
 
 const SHOWN = 24
 
@@ -71,7 +72,12 @@ export default function PlantsPlace() {
   )
 }
 
+/** More plants than these do not fit beside each other. */
+const BESIDE_AT_MOST = 4
+const PARTING_SHOWN = 4
+
 function SharedName({ name, taxa }: { name: string; taxa: readonly Taxon[] }) {
+  const [first, ...others] = taxa
   return (
     <section className="shared-name" aria-label="One name, several plants">
       <h2>
@@ -90,6 +96,15 @@ function SharedName({ name, taxa }: { name: string; taxa: readonly Taxon[] }) {
           </li>
         ))}
       </ul>
+      {first !== undefined && others.length < BESIDE_AT_MOST && (
+        <SideBySide
+          claimed={first}
+          claimedSays={standingOf(first)}
+          rivals={others.map((taxon) => ({ taxon, says: standingOf(taxon), out: false }))}
+          rows={partingTells(taxa).slice(0, PARTING_SHOWN)}
+          caption={`What parts the plants called ${name}`}
+        />
+      )}
     </section>
   )
 }

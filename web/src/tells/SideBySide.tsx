@@ -1,4 +1,4 @@
-import { CHARACTERS, commonName, plainWords, type Taxon } from '@ellop/core'
+import { CHARACTERS, commonName, isShared, plainWords, type Taxon } from '@ellop/core'
 import { Link } from 'react-router'
 import { TellDrawing } from '../drawing/TellDrawing'
 
@@ -13,7 +13,7 @@ export interface Rival {
 
 /**
  * The claimed plant and others side by side, one row a tell, drawn. What was seen strikes out what it speaks against. Without
- * observations it is a field card: what to look at, and how each looks.
+ * observations it is a field card: what to look at, and how each looks. Where nothing is claimed all stand alike.
  */
 export function SideBySide({
   claimed,
@@ -21,13 +21,17 @@ export function SideBySide({
   rows,
   observed,
   caption,
+  claimedSays,
 }: {
   claimed: Taxon
   rivals: readonly Rival[]
   rows: readonly string[]
   observed?: Readonly<Record<string, readonly string[]>>
   caption: string
+  /** In place of a claim: what is said of the first of plants that are only set beside each other. */
+  claimedSays?: string
 }) {
+  const isClaim = claimedSays === undefined
   return (
     <div className="side-by-side" tabIndex={0} role="group" aria-label={caption}>
       <table>
@@ -35,9 +39,14 @@ export function SideBySide({
         <thead>
           <tr>
             <td />
-            <PlantHead taxon={claimed} says="what you claim" className="claimed" />
+            <PlantHead taxon={claimed} says={claimedSays ?? 'what you claim'} className={isClaim ? 'claimed' : ''} />
             {rivals.map(({ taxon, says, out }) => (
-              <PlantHead key={taxon.scientificName} taxon={taxon} says={says} className={out ? 'out' : 'stands'} />
+              <PlantHead
+                key={taxon.scientificName}
+                taxon={taxon}
+                says={says}
+                className={out ? 'out' : isClaim ? 'stands' : ''}
+              />
             ))}
           </tr>
         </thead>
@@ -50,7 +59,7 @@ export function SideBySide({
                   {CHARACTERS[character]?.label ?? character}
                   {seen !== undefined && <span className="saw">you saw: {seen.map(plainWords).join(', ')}</span>}
                 </th>
-                <Cell taxon={claimed} character={character} seen={seen} claimed out={false} />
+                <Cell taxon={claimed} character={character} seen={seen} claimed={isClaim} out={false} />
                 {rivals.map(({ taxon, out }) => (
                   <Cell
                     key={taxon.scientificName}
@@ -58,7 +67,7 @@ export function SideBySide({
                     character={character}
                     seen={seen}
                     out={out}
-                    shared={isShared(taxon, claimed, character, seen)}
+                    shared={isClaim && isShared(claimed, taxon, character, seen)}
                   />
                 ))}
               </tr>
@@ -68,12 +77,6 @@ export function SideBySide({
       </table>
     </div>
   )
-}
-
-/** Whether a mark speaks for neither of the two: what was seen is of both or, before it is looked at, all that the one shows the other shows too. */
-function isShared(rival: Taxon, claimed: Taxon, character: string, seen: readonly string[] | undefined): boolean {
-  const [own, other] = [seen ?? claimed.characters[character] ?? [], rival.characters[character] ?? []]
-  return own.length > 0 && own.every((state) => other.includes(state))
 }
 
 function PlantHead({ taxon, says, className }: { taxon: Taxon; says: string; className: string }) {
