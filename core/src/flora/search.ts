@@ -1,6 +1,6 @@
 import MiniSearch from 'minisearch'
 import type { Catalogue } from './catalogue'
-import type { Season, Taxon, Use } from './taxon'
+import { SEVERITIES, type Season, type Taxon, type Use } from './taxon'
 import { PARTS, plainWords, type Part } from './vocabulary'
 
 /** What was asked for, and what it could mean. */
@@ -108,7 +108,10 @@ function findNames({ names, byId }: Index, asked: string): readonly Taxon[] | un
 }
 
 function sharedName({ bearers }: Index, asked: string): PlantSearch['shared'] {
-  const taxa = bearers.get(asked) ?? []
+  // The worst first, that it is not read past.
+  const taxa = (bearers.get(asked) ?? []).toSorted(
+    (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
+  )
   return taxa.length > 1 ? { name: asked, taxa } : undefined
 }
 

@@ -355,8 +355,11 @@ function writerOf({ id }: BookRow) {
 }
 
 function couldNot(fault: unknown): string {
-  return `The browser would not give the book out (${browsersWords(fault as Wrapped)}). Nothing in it was changed.`
+  return `The browser would not give the book out (${browsersWords(fault as Wrapped)}). Nothing in it was changed. ${WHAT_HELPS}`
 }
+
+const WHAT_HELPS =
+  'Make room on the disk, close other windows of this browser, then try again. A book that was saved to a file opens in any browser.'
 
 interface Wrapped extends Error {
   readonly inner?: Wrapped | null
