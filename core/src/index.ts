@@ -38,6 +38,7 @@ export * from './gates/acts'
 export * from './gates/identity'
 export * from './gates/judge'
 export * from './gates/keep'
+export * from './gates/nibble'
 export * from './gates/plate'
 export * from './gates/verdict'
 

@@ -294,6 +294,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     ...LOT,
     pack: nullable(id()),
     dish: text(),
+    onTheWay: strictObject({ rinsed: Joi.boolean().required() }).optional(),
     portions: Joi.array()
       .items(strictObject({ eater: id(), mass_g: mass_g() }))
       .min(1)

@@ -3,18 +3,19 @@ import { judge, type Intent } from './judge'
 import type { Gate, GateVerdict, JudgeContext } from './verdict'
 
 /** The acts that a gate can stop. */
-export type Act = 'taste' | 'crumb' | 'add' | 'serve' | 'pack'
+export type Act = 'taste' | 'crumb' | 'add' | 'serve' | 'nibble' | 'pack'
 
 /**
  * Which gates an act needs. Serving needs all but Keep; packing does not need Make safe (the pack then says NOT YET FOOD);
  * tasting needs the food to be safe and, of course, known; a crumb of a leach, chewed and spat out, comes before it is safe;
- * nothing is put to what is not known.
+ * nothing is put to what is not known. Eaten on the way it is its own first taste.
  */
 export const ACT_GATES: Readonly<Record<Act, readonly Gate[]>> = {
   taste: ['identity', 'ground', 'sort', 'makeSafe'],
   crumb: ['identity', 'ground', 'sort'],
   add: ['identity', 'ground', 'sort'],
   serve: ['identity', 'ground', 'take', 'sort', 'makeSafe', 'palate', 'plate'],
+  nibble: ['identity', 'ground', 'take', 'sort', 'makeSafe', 'plate'],
   pack: ['identity', 'ground', 'sort', 'keep'],
 }
 

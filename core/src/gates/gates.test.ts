@@ -1197,6 +1197,7 @@ describe('the acts', () => {
       crumb: ['identity', 'ground', 'sort'],
       add: ['identity', 'ground', 'sort'],
       serve: ['identity', 'ground', 'take', 'sort', 'makeSafe', 'palate', 'plate'],
+      nibble: ['identity', 'ground', 'take', 'sort', 'makeSafe', 'plate'],
       pack: ['identity', 'ground', 'sort', 'keep'],
     })
     const pen = bringIn(opened())

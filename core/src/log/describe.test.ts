@@ -259,6 +259,20 @@ const TOLD: readonly (readonly [Saying, string])[] = [
     },
     'Served 150 g as soup to Ann and nobody.',
   ],
+  ...[true, false].map(
+    (rinsed) =>
+      [
+        {
+          type: 'served',
+          lot,
+          pack: null,
+          dish: 'x',
+          onTheWay: { rinsed },
+          portions: [{ eater: 'ann', mass_g: 12 }],
+        },
+        `Eaten on the way, ${rinsed ? 'rinsed' : 'not washed'}: 12 g by Ann.`,
+      ] as const,
+  ),
   [{ type: 'thrown-away', lot, pack: null, mass_g: 20, why: 'dropped' }, 'Threw away 20 g: dropped.'],
 ]
 

@@ -154,7 +154,10 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       return `Packed ${formatMass(entry.mass_g)} ${entry.store}, ${formatCount(entry.containers, 'container')}.`
     case 'served': {
       const total_g = entry.portions.reduce((sum, { mass_g }) => sum + mass_g, 0)
-      return `Served ${formatMass(total_g)} as ${entry.dish} to ${formatList(entry.portions.map(({ eater }) => book.house.eaters[eater]?.name ?? eater))}.`
+      const eaters = formatList(entry.portions.map(({ eater }) => book.house.eaters[eater]?.name ?? eater))
+      if (entry.onTheWay !== undefined)
+        return `Eaten on the way, ${entry.onTheWay.rinsed ? 'rinsed' : 'not washed'}: ${formatMass(total_g)} by ${eaters}.`
+      return `Served ${formatMass(total_g)} as ${entry.dish} to ${eaters}.`
     }
     case 'thrown-away':
       return `Threw away ${formatMass(entry.mass_g)}: ${entry.why}.`

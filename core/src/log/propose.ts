@@ -3,8 +3,9 @@ import { refuseOwnPlant } from '../flora/own'
 import { CHARACTERS, FALLS, plainWords, type Part } from '../flora/vocabulary'
 import { shutFor, type Act } from '../gates/acts'
 import { judge, packAsLot, type Intent } from '../gates/judge'
+import { shutForNibble } from '../gates/nibble'
 import { neverReason } from '../gates/sort'
-import { FOOD_GATES, GATE_NAMES, type JudgeContext } from '../gates/verdict'
+import { FOOD_GATES, GATE_NAMES, type GateVerdict, type JudgeContext } from '../gates/verdict'
 import { emptyLot, isBegun, isOnlyCounted, strandsOf, type LotState } from '../lot/lotState'
 import { instrument } from '../instruments/instruments'
 import { rawUntil } from '../lot/rawUntil'
@@ -23,6 +24,7 @@ import type { StopNoted } from './entries/stopNoted'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
 import type { Struck } from './entries/struck'
+import type { Served } from './entries/served'
 import { countsNowhere } from './entries/readingTaken'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
@@ -347,6 +349,7 @@ function checkLotEntry(
       if (mass_g > held_g + SCALE_g) return tooMuch('portions', held_g)
       if (new Set(entry.portions.map(({ eater }) => eater)).size < entry.portions.length)
         return no('portions', 'Somebody is named twice.')
+      if (entry.onTheWay !== undefined) return checkNibble(entry, entry.onTheWay.rinsed, lot, context)
       const food = pack === undefined ? lot : packAsLot(lot, pack)
       return checkAct('serve', food, context, { serve: { portions: entry.portions, pack: pack ?? null } })
     }
@@ -371,7 +374,17 @@ function checkLotEntry(
 }
 
 function checkAct(act: Act, lot: LotState, context: JudgeContext, intent: Intent = {}): Proposal {
-  const [first, ...more] = shutFor(act, lot, context, intent)
+  return unlessShut(shutFor(act, lot, context, intent))
+}
+
+function checkNibble(entry: Served, rinsed: boolean, lot: LotState, context: JudgeContext): Proposal {
+  const shut = entry.pack === null ? shutForNibble(lot, rinsed, entry.portions, context) : undefined
+  return shut === undefined
+    ? no('onTheWay', 'Only what is still as it was picked is eaten on the way. Serve it as a dish.')
+    : unlessShut(shut)
+}
+
+function unlessShut([first, ...more]: readonly GateVerdict[]): Proposal {
   if (first === undefined) return OK
   const others = more.length === 0 ? '' : ` Also not open: ${formatList(more.map(({ gate }) => GATE_NAMES[gate]))}.`
   return no('gates', `${GATE_NAMES[first.gate]} is ${first.state}. ${first.reasons.join(' ')}${others}`)

@@ -1,7 +1,9 @@
 /** What is run against each mutant, in one file, so that the catalogue is loaded once a mutant and not once a suite. */
 import '../gates/gates.test'
 import '../gates/measures.test'
+import '../gates/nibble.test'
 import '../identity/familyMarks.test'
+import '../identity/substitutes.test'
 import '../log/log.test'
 import '../log/entries.test'
 import '../log/sharedWith.test'

@@ -2,6 +2,7 @@ import {
   formatMass,
   INGREDIENTS,
   INSTRUMENTS,
+  isAsPicked,
   isBegun,
   lotName,
   newLotId,
@@ -22,6 +23,7 @@ import { Field, NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { ReadOff } from '../instruments/ReadOff'
+import { NibbleForm } from './NibbleForm'
 import { PackForm } from './PackForm'
 import { Refusal } from '../controls/Refusal'
 
@@ -46,6 +48,7 @@ export function OtherNotes({ lot }: { lot: LotState }) {
       {lot.mass_g > 0 && <TakeReading lot={lot} />}
       {lot.mass_g > 0 && <AddIngredient lot={lot} />}
       {rawUntil(lot, context) !== null && <Revive lot={lot} />}
+      {isAsPicked(lot) && lot.mass_g > 0 && <NibbleForm lot={lot} />}
       <Meeting lot={lot} />
       <section className="card">
         <h3>It has turned bad</h3>

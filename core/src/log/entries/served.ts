@@ -7,6 +7,8 @@ export interface Served extends EntryBase {
   readonly lot: LotId
   readonly pack: PackId | null
   readonly dish: string
+  /** Eaten where it grew, before it was sorted; rinsed in drinking water or not. */
+  readonly onTheWay?: { readonly rinsed: boolean }
   readonly portions: readonly Portion[]
 }
 

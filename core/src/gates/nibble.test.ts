@@ -1,0 +1,148 @@
+import { describe, expect, it } from 'vitest'
+import { requireTaxon } from '../flora/catalogue'
+import type { Saying } from '../log/stamp'
+import type { GroundNote } from '../ground/facts'
+import { tellsToSee } from '../identity/tellsToSee'
+import { massBalance } from '../lot/story'
+import { CLEAN, Pen } from '../test/pen'
+import { eaterVerdict } from './plate'
+
+const KINDS = {
+  serviceberry: { taxon: 'Amelanchier lamarckii', part: 'fruit', stage: 'ripe', day: '2027-07-01' },
+  strawberry: { taxon: 'Fragaria vesca', part: 'fruit', stage: 'ripe', day: '2027-06-20' },
+  nettle: { taxon: 'Urtica dioica', part: 'leafy-top', stage: 'young', day: '2027-05-16' },
+  elder: { taxon: 'Sambucus nigra', part: 'fruit', stage: 'ripe', day: '2027-09-05' },
+} as const
+
+/** A picking that was told and whose stand was counted: what is left out is not yet so. */
+function inTheHand(
+  kind: keyof typeof KINDS,
+  without: 'tells' | 'stand' | undefined = undefined,
+  ground: GroundNote = CLEAN,
+) {
+  const { taxon: name, part, stage, day } = KINDS[kind]
+  const pen = new Pen()
+  const taxon = requireTaxon(pen.catalogue, name)
+  pen.now = `${day}T08:00:00.000Z`
+  for (const days of [60, 40, 20, 1])
+    pen.force(
+      { type: 'plant-met', taxon: name, stage },
+      new Date(Date.parse(pen.now) - days * 86_400_000).toISOString(),
+    )
+  pen.write({ type: 'ground-noted', patch: 'p', name: 'P', facts: ground })
+  pen.write({ type: 'eater-noted', eater: { id: 'ann', name: 'Ann', kind: 'adult', sensitivities: [] } })
+  pen.write({ type: 'eater-noted', eater: { id: 'bo', name: 'Bo', kind: 'child', sensitivities: null } })
+  pen.write({
+    type: 'weighed-in',
+    lot: 'A',
+    code: 'A',
+    taxon: name,
+    part,
+    stage,
+    patch: 'p',
+    mass_g: 300,
+    pickedAt: pen.now,
+  })
+  if (without !== 'tells')
+    for (const character of tellsToSee(taxon, pen.catalogue))
+      pen.write({
+        type: 'tell-seen',
+        lot: 'A',
+        character,
+        answer: 'seen',
+        states: (taxon.characters[character] ?? []).slice(0, 1),
+      })
+  if (without !== 'stand')
+    pen.write({
+      type: 'stand-counted',
+      lot: 'A',
+      stems: 400,
+      taken: 5,
+      wildlifeLooked: true,
+      wildlifeOn: 0,
+      othersPick: false,
+      school: null,
+    })
+  pen.write({ type: 'certain-attested', lot: 'A' })
+  return pen
+}
+
+const dish = (mass_g: number, eater = 'ann'): Saying<'served'> => ({
+  type: 'served',
+  lot: 'A',
+  pack: null,
+  dish: 'eaten on the way',
+  portions: [{ eater, mass_g }],
+})
+const nibble = (mass_g: number, rinsed: boolean, eater = 'ann') => ({ ...dish(mass_g, eater), onTheWay: { rinsed } })
+const answer = (pen: Pen, saying: Saying<'served'>) => pen.try(saying).proposal
+
+describe('eaten on the way', () => {
+  it('is let through where the plant is told, the ground clean, and the record asks for nothing to be done to it raw', () => {
+    const pen = inTheHand('serviceberry')
+    expect(answer(pen, nibble(20, false))).toEqual({ ok: true })
+    expect(pen.lot().servings).toHaveLength(1)
+    expect(pen.lot().mass_g).toBe(280)
+    // As a dish it is not: it was not sorted.
+    expect(answer(pen, dish(20))).toMatchObject({ field: 'gates' })
+    // What is sorted at home is what is left, and the masses add up.
+    pen.write({
+      type: 'sorted',
+      lot: 'A',
+      stageSeen: 'ripe',
+      kept_g: 270,
+      trimmed_g: 5,
+      trimmedTo: 'compost',
+      wash: null,
+    })
+    const { picked_g, takenUp_g, left, inHand_g } = massBalance(pen.lot())
+    expect(left.reduce((sum, each) => sum + each.mass_g, inHand_g)).toBeCloseTo(picked_g + takenUp_g)
+  })
+  it.each([
+    ['not told', inTheHand('serviceberry', 'tells'), nibble(20, true), 'Identity'],
+    ['the stand not looked at', inTheHand('serviceberry', 'stand'), nibble(20, true), 'Take'],
+    [
+      'many dogs, and rinsing is not heat',
+      inTheHand('strawberry', undefined, { ...CLEAN, dogs: 'many' }),
+      nibble(20, true),
+      'Make safe',
+    ],
+    ['to be washed, and was not', inTheHand('strawberry'), nibble(20, false), 'Make safe'],
+    ['poisonous raw', inTheHand('elder'), nibble(5, true), 'Make safe'],
+    ['eaten raw by a contested school only', inTheHand('nettle'), nibble(5, true), 'Make safe'],
+    ['an eater who was not asked', inTheHand('serviceberry'), nibble(5, true, 'bo'), 'Plate'],
+  ])('is refused: %s', (_why, pen, saying, gate) => {
+    const before = pen.log
+    expect(answer(pen, saying)).toMatchObject({ ok: false, field: 'gates', message: expect.stringContaining(gate) })
+    expect(pen.log).toBe(before)
+  })
+  it('is let through rinsed in drinking water where a wash is all that is asked, and counts toward the day', () => {
+    const pen = inTheHand('strawberry')
+    // Ann never had any: a little first, and what was nibbled is taken off it.
+    const rest = () => eaterVerdict(pen.lot(), pen.context, 'ann').most_g
+    const most_g = rest()
+    expect(answer(pen, nibble(most_g + 5, true))).toMatchObject({
+      field: 'gates',
+      message: expect.stringContaining('Plate'),
+    })
+    expect(answer(pen, nibble(most_g - 8, true))).toEqual({ ok: true })
+    expect(rest()).toBeCloseTo(8)
+    expect(answer(pen, nibble(400, true))).toMatchObject({ field: 'portions' })
+  })
+  it('is only of what is as it was picked', () => {
+    const pen = inTheHand('serviceberry')
+    pen.write({
+      type: 'sorted',
+      lot: 'A',
+      stageSeen: 'ripe',
+      kept_g: 290,
+      trimmed_g: 5,
+      trimmedTo: 'compost',
+      wash: null,
+    })
+    expect(answer(pen, nibble(5, true))).toEqual({ ok: true })
+    pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 50, why: 'x' })
+    expect(answer(pen, { ...nibble(5, true), lot: 'B' })).toMatchObject({ field: 'onTheWay' })
+    expect(answer(pen, { ...nibble(5, true), pack: 'P' })).toMatchObject({ field: 'pack' })
+  })
+})
