@@ -3,7 +3,7 @@ import { INSTRUMENTS } from '../instruments/instruments'
 import { STORES } from '../flora/taxon'
 import { LIFE_FORMS } from '../flora/own'
 import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'
-import { ACCESS, PAST_USES, SOIL_METALS, UPSTREAM, VIGOURS, WATERS } from '../ground/facts'
+import { ACCESS, CUT_HEIGHTS, CUT_SIDES, PAST_USES, SOIL_METALS, UPSTREAM, VIGOURS, WATERS } from '../ground/facts'
 import { GROUND_SCHOOLS } from '../ground/schools'
 import type { Entry, EntryType } from '../log/entries'
 import { FIND_STATES, GIFTS } from '../log/houseState'
@@ -184,6 +184,10 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     pickedAt: instant(),
     counted: Joi.number().integer().min(1).max(1_000_000).optional(),
     took_min: Joi.number().min(1).max(1440).optional(),
+    cutAt: strictObject({
+      height: Joi.string().valid(...CUT_HEIGHTS),
+      side: Joi.string().valid(...CUT_SIDES),
+    }).optional(),
     outing: id().optional(),
   },
   'tell-seen': {

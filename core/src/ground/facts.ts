@@ -78,3 +78,14 @@ export const GROUND_FACTS: readonly (keyof GroundNote)[] = [
   'permission', 'law', 'sprayed', 'busyRoad', 'railway', 'works', 'field', 'pastUse', 'manured', 'dogs', 'grazed',
   'looksHealthy', 'vigour', 'water', 'upstream', 'flood', 'soil', 'access', 'habitat', 'companions',
 ] // prettier-ignore
+
+/** How high a part was cut, against what dogs reach. */
+export const CUT_HEIGHTS = ['below-knee', 'above-knee'] as const
+/** On which side of the stand. */
+export const CUT_SIDES = ['by-the-path', 'away'] as const
+
+/** Where on the stand a picking was cut, as far as the cook says so. */
+export interface CutAt {
+  readonly height: (typeof CUT_HEIGHTS)[number]
+  readonly side: (typeof CUT_SIDES)[number]
+}

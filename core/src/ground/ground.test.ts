@@ -19,6 +19,7 @@ import {
   UPSTREAM,
   VIGOURS,
   WATERS,
+  type CutAt,
   type GroundFacts,
   type GroundNote,
 } from './facts'
@@ -196,7 +197,7 @@ describe('the ground', () => {
     expect(verdict({ taxon: 'Taraxacum officinale', part: 'leaf' }, law).state).toBe('open')
   })
   it('keeps what lives on it out of a raw dish, and lets it into a cooked one', () => {
-    const makeSafe = (protocol: string, goal: 'eat-raw' | 'eat', dogs: 'none' | 'many') => {
+    const makeSafe = (protocol: string, goal: 'eat-raw' | 'eat', dogs: 'none' | 'some' | 'many', cutAt?: CutAt) => {
       const pen = household(new Pen())
       pen.write({ type: 'ground-noted', patch: 'wall', facts: { dogs } })
       pen.force({
@@ -209,6 +210,7 @@ describe('the ground', () => {
         patch: 'wall',
         mass_g: 100,
         pickedAt: pen.now,
+        ...(cutAt === undefined ? {} : { cutAt }),
       })
       pen.force({ type: 'way-chosen', lot: 'A', protocol, goal })
       return { ground: judge('ground', pen.lot(), pen.context), safe: judge('makeSafe', pen.lot(), pen.context) }
@@ -220,6 +222,22 @@ describe('the ground', () => {
       expect.stringContaining('Nothing raw from there: choose a way that cooks it right through.'),
     )
     expect(makeSafe(raw, 'eat-raw', 'none').safe.reasons).not.toContainEqual(expect.stringContaining('Nothing raw'))
+    // Where on the stand it was cut only ever makes it stricter, and low by the path it does.
+    const low = { height: 'below-knee', side: 'by-the-path' } as const
+    expect(makeSafe(raw, 'eat-raw', 'many', low).ground).toMatchObject({
+      state: 'closed',
+      reasons: [expect.stringContaining('cut low by the path')],
+    })
+    const fouled = 'Cut low by the path, where dogs come by: throw out what is fouled, and cook the rest.'
+    expect(makeSafe(raw, 'eat-raw', 'some', low).ground).toMatchObject({ state: 'open', reasons: [fouled] })
+    expect(makeSafe(raw, 'eat-raw', 'some', low).safe.reasons.join(' ')).toContain('Nothing raw')
+    for (const dogs of ['none', 'some', 'many'] as const)
+      for (const cutAt of [
+        { ...low, side: 'away' },
+        { ...low, height: 'above-knee' },
+      ] as const)
+        expect(makeSafe(raw, 'eat-raw', dogs, cutAt)).toEqual(makeSafe(raw, 'eat-raw', dogs))
+    expect(makeSafe(raw, 'eat-raw', 'none', low)).toEqual(makeSafe(raw, 'eat-raw', 'none'))
   })
 })
 

@@ -1,7 +1,6 @@
 import { findTaxon, type Catalogue } from '../flora/catalogue'
-import type { Part } from '../flora/vocabulary'
-import type { PatchId } from '../log/entry'
 import { kitchenAt, type HouseState, type PatchState } from '../log/houseState'
+import type { WeighIn } from '../lot/lotState'
 import type { Instant } from '../quantity/instant'
 import { groundVerdict, type GroundVerdict } from './verdict'
 
@@ -14,7 +13,7 @@ export interface Surroundings {
 
 /** The ground of a patch for a part of a plant, by the kitchen's school; undefined where the plant is not on record. */
 export function groundAt(
-  picking: { readonly taxon: string; readonly part: Part; readonly patch: PatchId } | null,
+  picking: Pick<WeighIn, 'taxon' | 'part' | 'patch' | 'cutAt'> | null,
   { house, catalogue, now }: Surroundings,
 ): { readonly patch: PatchState | undefined; readonly verdict: GroundVerdict } | undefined {
   const taxon = picking === null ? undefined : findTaxon(catalogue, picking.taxon)
@@ -27,6 +26,7 @@ export function groundAt(
       part: picking.part,
       facts: patch?.facts ?? {},
       patchName: patch?.name ?? picking.patch,
+      cutAt: picking.cutAt,
       now,
       groundSchool: kitchenAt(house, now)?.groundSchool,
     }),

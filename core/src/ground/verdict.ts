@@ -4,7 +4,7 @@ import { formatList } from '../quantity/format'
 import { addDays, type Instant } from '../quantity/instant'
 import { removalOf } from '../take/removal'
 import { exposureOf, isSealed, isWaterside, takesUpMetals, type Exposure } from './exposure'
-import type { GroundFacts, GroundNote, PastUse, SoilMetal, SoilTest } from './facts'
+import type { CutAt, GroundFacts, GroundNote, PastUse, SoilMetal, SoilTest } from './facts'
 import { GROUND_LIMITS, GROUND_SCHOOLS, type GroundLimits, type GroundSchool } from './schools'
 
 export interface GroundAsked {
@@ -12,6 +12,8 @@ export interface GroundAsked {
   readonly part: Part
   readonly facts: GroundFacts
   readonly patchName: string
+  /** Where on the stand it was cut; undefined where that was not said. */
+  readonly cutAt?: CutAt | undefined
   readonly now: Instant
   /** The school of caution in force; the cautious one where none was chosen. */
   readonly groundSchool?: GroundSchool | undefined
@@ -341,10 +343,17 @@ function askFlood({ facts, exposure, now, limits }: Inquiry, found: Findings): v
     )
 }
 
-function askBeasts({ facts, exposure }: Inquiry, found: Findings): void {
+function askBeasts({ facts, exposure, cutAt, school }: Inquiry, found: Findings): void {
   if (exposure !== 'low') return
   const dogs = found.askFresh('dogs', 'how many dogs come by')
-  if (dogs === 'many') found.living.push('Many dogs: take tops above the knee, from the far side, and cook them.')
+  const reached = cutAt?.height === 'below-knee' && cutAt.side === 'by-the-path'
+  if (reached && dogs === 'many' && school === 'cautious')
+    found.closed.push(
+      'Many dogs, and it was cut low by the path: take what stands above the knee or on the far side. The usual school cooks it.',
+    )
+  else if (reached && (dogs === 'many' || dogs === 'some'))
+    found.living.push('Cut low by the path, where dogs come by: throw out what is fouled, and cook the rest.')
+  else if (dogs === 'many') found.living.push('Many dogs: take tops above the knee, from the far side, and cook them.')
   if (facts.grazed?.value === true) found.living.push('Grazed land: dung, and what lives in it.')
 }
 

@@ -1,5 +1,6 @@
 import type { Goal, Store } from '../flora/taxon'
 import type { Part, Stage } from '../flora/vocabulary'
+import type { CutAt } from '../ground/facts'
 import type { EaterId, EntryId, LotId, PackId, PatchId } from '../log/entry'
 import type { Instant } from '../quantity/instant'
 
@@ -109,6 +110,8 @@ export interface WeighIn {
   readonly counted?: number
   /** Minutes that the picking took, where the cook timed it: what a next one is reckoned by. */
   readonly took_min?: number
+  /** Where on the stand it was cut, where the cook said so. */
+  readonly cutAt?: CutAt
   /** The outing it was brought home from. */
   readonly outing?: string
 }

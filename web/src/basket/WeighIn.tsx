@@ -15,6 +15,7 @@ import {
   formatDay,
   kitchenAt,
   type BookState,
+  type CutAt,
   type JudgeContext,
   type LotState,
   type Part,
@@ -28,6 +29,7 @@ import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { CutAtFields, cutAtSaid, dogsReach } from '../ground/CutAtFields'
 import { Refusal } from '../controls/Refusal'
 
 const PICKED = [
@@ -87,6 +89,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
   const [mass, setMass] = useState('')
   const [picked, setPicked] = useState<string>('0')
   const [took, setTook] = useState('')
+  const [cutAt, setCutAt] = useState<Partial<CutAt>>({})
   const [typed, setTyped] = useState<string>()
   const [tookTyped, setTookTyped] = useState<string>()
   const record = catalogue.taxa.find(({ scientificName }) => scientificName === taxon)
@@ -107,6 +110,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
       })),
     [catalogue],
   )
+  const asked = dogsReach({ taxon, part: use?.split('/')[0] as Part | undefined, patch }, { book, catalogue })
   const submit = async () => {
     const read = readField(mass)
     if ('error' in read) return setTyped(read.error)
@@ -137,6 +141,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
         mass_g: read.value,
         pickedAt: fromMs(moment),
         ...(timed === undefined ? {} : { took_min: timed.value }),
+        ...(asked ? cutAtSaid(cutAt) : {}),
       },
       'Weighed in',
     )
@@ -239,6 +244,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
           What is picked all the same stays food, and is written down.
         </p>
       )}
+      {asked && <CutAtFields value={cutAt} onChange={setCutAt} />}
       <NumberField
         label="Weight as picked"
         unit="g"

@@ -19,6 +19,7 @@ import {
   plainWords,
   removalOf,
   tellsToSee,
+  type CutAt,
   type FieldLine,
   type FieldView,
   type LotState,
@@ -31,6 +32,7 @@ import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { CutAtFields, cutAtSaid, dogsReach } from '../ground/CutAtFields'
 import { GateIcon } from '../drawing/GateMark'
 import { rowName } from '../season/words'
 import '../app/field.css'
@@ -160,6 +162,8 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
   const [looked, setLooked] = useState(false)
   const [others, setOthers] = useState(false)
   const [fault, setFault] = useState<string>()
+  const [cutAt, setCutAt] = useState<Partial<CutAt>>({})
+  const asked = dogsReach(wish, { book, catalogue })
   const pieceMass_g = use.pieceMass_g
   const stood = readField(typed.stood)
   const hosts = readField(typed.hosts)
@@ -215,6 +219,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
         outing,
         ...(took !== undefined && 'value' in took ? { took_min: took.value } : {}),
         ...(by === 'count' ? { counted: pieces } : {}),
+        ...(asked ? cutAtSaid(cutAt) : {}),
       },
       '',
     )
@@ -268,6 +273,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
       </Checkbox>
       {others && field('stumps', 'Cut by others already, by the stumps', countedAs(wish.part))}
       {field('cut', 'You cut', countedAs(wish.part))}
+      {asked && <CutAtFields value={cutAt} onChange={setCutAt} />}
       {pieceMass_g !== undefined && (
         <Choice
           label="The amount"

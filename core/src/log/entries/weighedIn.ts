@@ -8,13 +8,14 @@ export interface WeighedIn extends EntryBase, Omit<WeighIn, 'entry'> {
 }
 
 export const weighedIn: EntryDef<WeighedIn, LotState> = {
-  apply: (lot, { id, code, taxon, part, stage, patch, mass_g, pickedAt, counted, took_min, outing }) => ({
+  apply: (lot, { id, code, taxon, part, stage, patch, mass_g, pickedAt, counted, took_min, cutAt, outing }) => ({
     ...lot,
     code,
     weighedIn: {
       ...{ entry: id, code, taxon, part, stage, patch, mass_g, pickedAt },
       ...(counted === undefined ? {} : { counted }),
       ...(took_min === undefined ? {} : { took_min }),
+      ...(cutAt === undefined ? {} : { cutAt }),
       ...(outing === undefined ? {} : { outing }),
     },
     mass_g: lot.mass_g + mass_g,
