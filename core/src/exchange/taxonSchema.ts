@@ -113,6 +113,7 @@ const use = Joi.object({
     high: Joi.number().min(Joi.ref('low')).max(1e5),
   }).optional(),
   portion_g: Joi.number().greater(0),
+  energy_kcal_per_100g: Joi.number().greater(0).max(900),
   firstTaste_g: Joi.number().greater(0),
   ifUnreachable: text(),
   keepsRaw_days: strictObject({ ambient: Joi.number().min(0), chilled: Joi.number().min(0) }).optional(),

@@ -80,6 +80,8 @@ export interface Use {
   readonly pieceMass_g?: number
   readonly pickRate_g_per_h?: { readonly low: number; readonly high: number }
   readonly portion_g?: number
+  /** Of what is eaten of it, raw, as it is weighed then: planning value. */
+  readonly energy_kcal_per_100g?: number
   readonly firstTaste_g?: number
   /** What may be done with it where a kitchen cannot reach a limit. */
   readonly ifUnreachable?: string

@@ -18,6 +18,8 @@ export interface Effort {
   readonly picking_min: Range | undefined
   /** Grams picked an hour and portions an hour of picking, and whose figures they are; undefined where neither the record nor the cook knows. */
   readonly rate: (Told & { readonly portions: Range }) | undefined
+  /** Food energy that an hour of picking brings, kcal; undefined where either is not known. */
+  readonly energy_kcal_per_h: Range | undefined
   /** Share of what is picked that goes on, and whose it is. */
   readonly kept: Told
 }
@@ -33,6 +35,8 @@ const BOOK_SD = 0.15
 const WEIGHING_SD = 0.12
 /** Picking goes faster or slower by day and stand: planning value. */
 const RATE_SD = 0.35
+/** What food energy of a plant may be off by, from one place and ripeness to another: planning value. */
+const ENERGY_SD = 0.2
 const EIGHTY = 1.28
 /** So many of one's own, and the figure is called one's own. */
 const OWN_FROM = 3
@@ -43,7 +47,8 @@ const OWN_FROM = 3
  * portion: unknown stays unknown. Planning values.
  */
 export function effortFor(use: Use, plates: number, own: OwnPickings = NOTHING_OWN): Effort | undefined {
-  const { portion_g, edibleFraction, cookedYield, bulk_g_per_L, pieceMass_g, pickRate_g_per_h } = use
+  const { portion_g, edibleFraction, cookedYield, bulk_g_per_L, pieceMass_g, pickRate_g_per_h, energy_kcal_per_100g } =
+    use
   if (portion_g === undefined || edibleFraction === undefined) return undefined
   const shares = own.kept.filter((ratio) => ratio > 0 && ratio <= 1)
   const kept = drawnTo(logOf(edibleFraction), shares, WEIGHING_SD)
@@ -84,6 +89,13 @@ export function effortFor(use: Use, plates: number, own: OwnPickings = NOTHING_O
               sd: Math.hypot(picked.sd, rate.sd),
             }),
           },
+    energy_kcal_per_h:
+      rate === undefined || energy_kcal_per_100g === undefined
+        ? undefined
+        : rangeOf({
+            middle: rate.middle + kept.middle + Math.log(energy_kcal_per_100g / 100),
+            sd: Math.hypot(rate.sd, kept.sd, ENERGY_SD),
+          }),
     kept: told(kept, shares.length),
   }
 }

@@ -44,6 +44,23 @@ describe('from plates back to the basket', () => {
     expect(many?.usual).toBeCloseTo(0.5, 1)
     expect((many?.high ?? 0) / (many?.low ?? 1)).toBeLessThan((one?.high ?? 0) / (one?.low ?? 1))
   })
+  it('tells the food energy that an hour brings where both it and the speed are known, with its range', () => {
+    const nuts = requireTaxon(CATALOGUE, 'Corylus avellana').uses.find(({ stage }) => stage === 'ripe')
+    if (nuts === undefined) throw new RangeError('no nuts')
+    const { kept, rate, energy_kcal_per_h: energy } = effortFor(nuts, 4) ?? {}
+    expect(energy?.usual).toBeCloseTo(
+      ((rate?.usual ?? 0) * (kept?.usual ?? 0) * (nuts.energy_kcal_per_100g ?? 0)) / 100,
+    )
+    expect((energy?.high ?? 0) / (energy?.low ?? 1)).toBeGreaterThan((rate?.high ?? 0) / (rate?.low ?? 1))
+    const unknown = uses.find((use) => use.energy_kcal_per_100g === undefined && use.pickRate_g_per_h !== undefined)
+    expect(unknown && effortFor(unknown, 4)?.energy_kcal_per_h).toBeUndefined()
+    // Greens and sap hold little, kernels much: a figure of another order would be a slip of the pen.
+    for (const { part, energy_kcal_per_100g: held } of uses)
+      if (held !== undefined) {
+        const [least, most] = part === 'nut' || (part === 'seed' && held > 200) ? [200, 700] : [3, 200]
+        expect([held >= least, held <= most], `${part} ${held}`).toEqual([true, true])
+      }
+  })
   it('is timed by the cook’s own pickings, also where the record knows no speed', () => {
     fc.assert(
       fc.property(

@@ -369,6 +369,7 @@ function Line({ line, catalogue }: { line: OutingLine; catalogue: Catalogue }) {
             {effort.picking_min !== undefined &&
               effort.rate !== undefined &&
               `; picking takes ${formatSpan(effort.picking_min.usual)} (${formatSpan(effort.picking_min.low)} to ${formatSpan(effort.picking_min.high)}), ${portionsAnHour(effort.rate.portions.usual)}${effort.rate.from === 'own' ? `, as you did ${formatCount(effort.rate.pickings, 'time')}` : ''}`}
+            {effort.energy_kcal_per_h !== undefined && `; ${energyWords(effort.energy_kcal_per_h)}`}
           </>
         )}
       </p>
@@ -401,6 +402,11 @@ function nameOf(scientificName: string, { taxa }: Catalogue): string {
 function massRange({ low, usual, high }: Range): string {
   const nice = (mass_g: number) => Math.round(mass_g / 10) * 10
   return `${formatMass(nice(usual))} (${grouped(nice(low))} to ${formatMass(nice(high))})`
+}
+
+function energyWords({ low, usual, high }: Range): string {
+  const nice = (kcal: number) => grouped(Number(kcal.toPrecision(2)))
+  return `food energy of about ${nice(usual)} kcal an hour (${nice(low)} to ${nice(high)})`
 }
 
 function portionsAnHour(portions: number): string {
