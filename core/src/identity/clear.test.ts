@@ -67,13 +67,14 @@ describe('clearing a plant', () => {
     )
   })
   it('knows the seasons and how often a plant must be met', () => {
-    expect(['2027-01-10', '2027-03-01', '2027-08-31', '2027-11-30', '2027-12-01'].map(seasonOf)).toEqual([
+    expect(['2027-01-10', '2027-03-01', '2027-08-31', '2027-11-30', '2027-12-01'].map((day) => seasonOf(day))).toEqual([
       'winter',
       'spring',
       'summer',
       'autumn',
       'winter',
     ])
+    expect(['2027-01-10', '2027-07-10'].map((day) => seasonOf(day, true))).toEqual(['summer', 'winter'])
     expect(CATALOGUE.taxa.map((taxon) => [taxon.scientificName, meetingsNeeded(taxon)])).toContainEqual([
       'Urtica dioica',
       2,

@@ -74,9 +74,10 @@ const MONTH_SEASONS: readonly Season[] = [
   'winter', 'winter', 'spring', 'spring', 'spring', 'summer', 'summer', 'summer', 'autumn', 'autumn', 'autumn', 'winter',
 ] // prettier-ignore
 
-/** The season of a calendar day on the northern half of the earth. @example seasonOf('2027-05-16') // 'spring' */
-export function seasonOf(day: string): Season {
-  return MONTH_SEASONS[Number(day.slice(5, 7)) - 1] ?? 'winter'
+/** The season of a calendar day, on the northern half of the earth where it is not said to be the southern. @example seasonOf('2027-05-16') // 'spring' */
+export function seasonOf(day: string, southern = false): Season {
+  const month = Number(day.slice(5, 7)) - 1
+  return MONTH_SEASONS[southern ? (month + 6) % 12 : month] ?? 'winter'
 }
 
 /**

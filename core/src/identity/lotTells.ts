@@ -5,6 +5,7 @@ import type { BookState } from '../log/fold'
 import { kitchenAt, type HouseState } from '../log/houseState'
 import type { LotState, TellFact } from '../lot/lotState'
 import { formatList } from '../quantity/format'
+import { isSouthern } from '../quantity/hemisphere'
 import { dayOf, type Instant } from '../quantity/instant'
 import { removalOf } from '../take/removal'
 import { clear, contradictionsOf, judgeTells, seasonOf, type Clearance, type Observation } from './clear'
@@ -88,13 +89,16 @@ export function lotObservation(lot: LotState, taxon: Taxon, context: Moment): Ob
   // Two notes of one character are two looks at the stand: every state ever noted counts until it is struck out.
   for (const { character, answer, states } of tells)
     if (answer === 'seen') observed[character] = [...new Set([...(observed[character] ?? []), ...states])]
-  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const { house } = context.book
+  const kitchen = kitchenAt(house, context.now)
+  const timeZone = kitchen?.timeZone ?? 'UTC'
+  const latitude_deg = house.patches[lot.weighedIn?.patch ?? '']?.position?.latitude_deg ?? kitchen?.latitude_deg
   return {
     taxon: taxon.scientificName,
     observed,
     notVisible: tells.filter(({ answer }) => answer !== 'seen').map(({ character }) => character),
     noDigging: standsAlone(lot),
-    season: seasonOf(dayOf(lot.weighedIn?.pickedAt ?? context.now, timeZone)),
+    season: seasonOf(dayOf(lot.weighedIn?.pickedAt ?? context.now, timeZone), isSouthern(latitude_deg, timeZone)),
   }
 }
 

@@ -107,6 +107,35 @@ describe('a key tell that does not show today', () => {
       'in its place',
     )
   })
+  it('knows that January is summer in the south: by where the patch or the kitchen lies, or by its time zone', () => {
+    const later = (timeZone: string, kitchen_deg?: number, patch_deg?: number) => {
+      const pen = picked(find('Typha latifolia'), 'winter')
+      pen.force({
+        type: 'kitchen-set',
+        kitchen: {
+          name: 'K',
+          elevation_m: 10,
+          timeZone,
+          pots_mL: [5000],
+          waterTemp_C: 10,
+          ice_g: 0,
+          burner: { power_W: 2000, efficiency: 0.5 },
+          ...(kitchen_deg === undefined ? {} : { latitude_deg: kitchen_deg }),
+        },
+      })
+      if (patch_deg !== undefined)
+        pen.force({
+          type: 'ground-noted',
+          patch: 'p',
+          facts: {},
+          position: { latitude_deg: patch_deg, longitude_deg: 0 },
+        })
+      return judge('identity', pen.lot(), pen.context).reasons.join(' ').includes('Sap shows')
+    }
+    expect([later('UTC'), later('Europe/Vienna', 48)]).toEqual([true, true])
+    expect([later('Pacific/Auckland'), later('UTC', -41), later('UTC', 48, -41)]).toEqual([false, false, false])
+    expect([later('Pacific/Auckland', 35), later('UTC', -41, 48)]).toEqual([true, true])
+  })
   it('says of a wild carrot in winter when it will show, and that nothing else will do', () => {
     const pen = picked(find('Daucus carota'), 'winter')
     expect(judge('identity', pen.lot(), pen.context).reasons.join(' ')).toContain(
