@@ -7,17 +7,20 @@ import { massBalance } from '../lot/story'
 import { CLEAN, Pen } from '../test/pen'
 import { eaterVerdict } from './plate'
 
+const NOT_RAW = 'Make safe is closed. Nothing of it is eaten raw with no more done to it than a hand can do there.'
+
 const KINDS = {
   serviceberry: { taxon: 'Amelanchier lamarckii', part: 'fruit', stage: 'ripe', day: '2027-07-01' },
   strawberry: { taxon: 'Fragaria vesca', part: 'fruit', stage: 'ripe', day: '2027-06-20' },
   nettle: { taxon: 'Urtica dioica', part: 'leafy-top', stage: 'young', day: '2027-05-16' },
+  elderflower: { taxon: 'Sambucus nigra', part: 'flower', stage: 'flowering', day: '2027-06-10' },
   elder: { taxon: 'Sambucus nigra', part: 'fruit', stage: 'ripe', day: '2027-09-05' },
 } as const
 
 /** A picking that was told and whose stand was counted: what is left out is not yet so. */
 function inTheHand(
   kind: keyof typeof KINDS,
-  without: 'tells' | 'stand' | undefined = undefined,
+  without: 'tells' | 'stand' | 'height' | undefined = undefined,
   ground: GroundNote = CLEAN,
 ) {
   const { taxon: name, part, stage, day } = KINDS[kind]
@@ -29,7 +32,8 @@ function inTheHand(
       { type: 'plant-met', taxon: name, stage },
       new Date(Date.parse(pen.now) - days * 86_400_000).toISOString(),
     )
-  pen.write({ type: 'ground-noted', patch: 'p', name: 'P', facts: ground })
+  const facts = without === 'height' ? { ...ground, dogs: 'some' as const } : ground
+  pen.write({ type: 'ground-noted', patch: 'p', name: 'P', facts })
   pen.write({ type: 'eater-noted', eater: { id: 'ann', name: 'Ann', kind: 'adult', sensitivities: [] } })
   pen.write({ type: 'eater-noted', eater: { id: 'bo', name: 'Bo', kind: 'child', sensitivities: null } })
   pen.write({
@@ -42,6 +46,7 @@ function inTheHand(
     patch: 'p',
     mass_g: 300,
     pickedAt: pen.now,
+    ...(without === 'height' ? { cutAt: { height: 'below-knee', side: 'by-the-path' } as const } : {}),
   })
   if (without !== 'tells')
     for (const character of tellsToSee(taxon, pen.catalogue))
@@ -108,8 +113,10 @@ describe('eaten on the way', () => {
       'Make safe',
     ],
     ['to be washed, and was not', inTheHand('strawberry'), nibble(20, false), 'Make safe'],
-    ['poisonous raw', inTheHand('elder'), nibble(5, true), 'Make safe'],
-    ['eaten raw by a contested school only', inTheHand('nettle'), nibble(5, true), 'Make safe'],
+    ['poisonous raw', inTheHand('elder'), nibble(5, true), NOT_RAW],
+    ['eaten raw by a contested school only', inTheHand('nettle'), nibble(5, true), NOT_RAW],
+    ['raw by name, but fried', inTheHand('elderflower'), nibble(5, true), NOT_RAW],
+    ['cut low, where dogs come by', inTheHand('strawberry', 'height'), nibble(5, true), 'Make safe is ajar.'],
     ['an eater who was not asked', inTheHand('serviceberry'), nibble(5, true, 'bo'), 'Plate'],
   ])('is refused: %s', (_why, pen, saying, gate) => {
     const before = pen.log
@@ -141,8 +148,16 @@ describe('eaten on the way', () => {
       wash: null,
     })
     expect(answer(pen, nibble(5, true))).toEqual({ ok: true })
+    const refused = {
+      field: 'onTheWay',
+      message: 'Only what is still as it was picked is eaten on the way. Serve it as a dish.',
+    }
     pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 50, why: 'x' })
-    expect(answer(pen, { ...nibble(5, true), lot: 'B' })).toMatchObject({ field: 'onTheWay' })
+    expect(answer(pen, { ...nibble(5, true), lot: 'B' })).toMatchObject(refused)
     expect(answer(pen, { ...nibble(5, true), pack: 'P' })).toMatchObject({ field: 'pack' })
+    pen.force({ type: 'packed', lot: 'A', pack: 'P', store: 'frozen', mass_g: 50, containers: 1, storeTemp_C: -19 })
+    expect(answer(pen, { ...nibble(5, true), pack: 'P' })).toMatchObject(refused)
+    pen.force({ type: 'step-begun', lot: 'A', protocol: 'washed, raw', step: 1, load: 1, mass_g: 100 })
+    expect(answer(pen, nibble(5, true))).toMatchObject(refused)
   })
 })

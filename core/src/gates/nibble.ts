@@ -1,15 +1,16 @@
+import type { LotState, WeighIn } from '../lot/lotState'
 import { lotUse } from '../treatment/batchUse'
-import type { LotState } from '../lot/lotState'
+import { defaultProtocol } from '../treatment/progress'
 import { shutFor } from './acts'
 import type { ServingIntent } from './plate'
 import type { GateVerdict, JudgeContext } from './verdict'
 
-/** Ways that a record does not stand behind are not followed on the way either. */
-const STANDINGS: readonly string[] = ['usual', 'cautious', 'minimal']
+/** What a hand does where the plant grew; a way that asks for more is for the kitchen, even where it is not critical. */
+const DONE_BY_HAND: readonly string[] = ['sort', 'trim', 'shake-out', 'wash', 'rinse', 'crack', 'chop', 'crisp']
 
 /** Whether a lot is still one picking to which nothing was done but looking and sorting. */
-export function isAsPicked({ weighedIn, joined, from, runs }: LotState): boolean {
-  return weighedIn !== null && joined.length === 0 && from.length === 0 && runs.length === 0
+export function isAsPicked(lot: LotState): lot is LotState & { readonly weighedIn: WeighIn } {
+  return lot.weighedIn !== null && lot.from.length === 0 && lot.runs.length === 0
 }
 
 /**
@@ -23,33 +24,19 @@ export function shutForNibble(
   portions: ServingIntent['portions'],
   context: JudgeContext,
 ): readonly GateVerdict[] | undefined {
-  const { weighedIn } = lot
-  if (weighedIn === null || !isAsPicked(lot)) return undefined
-  const looked: LotState['sorted'] = {
-    at: context.now,
-    stageSeen: lot.sorted?.stageSeen ?? weighedIn.stage,
-    kept_g: lot.mass_g,
-    trimmed_g: 0,
-    trimmedTo: '',
-    wash: rinsed ? { water: 'safe', changes: 1 } : null,
-  }
-  const picked = { ...lot, sorted: lot.sorted ?? looked }
-  const raw = (lotUse(picked, context.catalogue)?.protocols ?? []).filter(
-    ({ goals, standing }) => goals.includes('eat-raw') && STANDINGS.includes(standing),
-  )
-  const judged = raw.map(({ name }) => {
-    const asRaw: LotState = { ...picked, way: { protocol: name, goal: 'eat-raw', at: context.now } }
-    return shutFor('nibble', asRaw, context, { serve: { portions, pack: null } })
-  })
-  return judged.find((shut) => shut.length === 0) ?? judged[0] ?? [notRaw(context)]
+  if (!isAsPicked(lot)) return undefined
+  const at = context.now
+  const looked = { at, stageSeen: lot.weighedIn.stage, kept_g: lot.mass_g, trimmed_g: 0, trimmedTo: '' }
+  const wash = rinsed ? ({ water: 'safe', changes: 1 } as const) : null
+  const picked: LotState = { ...lot, sorted: lot.sorted ?? { ...looked, wash } }
+  const use = lotUse(picked, context.catalogue)
+  const way = use && defaultProtocol(use, 'eat-raw')
+  if (way === undefined || !way.steps.every(({ op }) => DONE_BY_HAND.includes(op))) return [notRaw(context)]
+  const asRaw: LotState = { ...picked, way: { protocol: way.name, goal: 'eat-raw', at } }
+  return shutFor('nibble', asRaw, context, { serve: { portions, pack: null } })
 }
 
 function notRaw({ now, catalogue }: JudgeContext): GateVerdict {
-  return {
-    gate: 'makeSafe',
-    state: 'closed',
-    reasons: ['Nothing of it is eaten raw.'],
-    at: now,
-    revision: catalogue.revision,
-  }
+  const reasons = ['Nothing of it is eaten raw with no more done to it than a hand can do there.']
+  return { gate: 'makeSafe', state: 'closed', reasons, at: now, revision: catalogue.revision }
 }
