@@ -137,7 +137,7 @@ describe('over the whole catalogue', () => {
       return [food.scientificName, few.map(({ scientificName }) => scientificName)] as const
     })
     expect(Object.fromEntries(alike.filter(([, few]) => few.length > 0))).toEqual(ALIKE)
-    const RUNS = 25
+    const RUNS = 10
     let open = 0
     for (const food of FOOD)
       fc.assert(
