@@ -100,3 +100,8 @@ export function plainWords(id: string): string {
 /** Parts of the world, as coarse as records can say where a plant grows wild. */
 export const REGIONS = ['europe', 'asia', 'north-america', 'south-america', 'africa', 'australasia'] as const
 export type Region = (typeof REGIONS)[number]
+
+/** What a tell is called on screen. @example tellLabel('leafMargin') // 'Leaf edge' */
+export function tellLabel(character: string): string {
+  return CHARACTERS[character]?.label ?? plainWords(character)
+}

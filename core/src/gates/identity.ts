@@ -1,6 +1,6 @@
 import { commonName, nameInText, findTaxon } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
-import { CHARACTERS, plainWords } from '../flora/vocabulary'
+import { plainWords, tellLabel } from '../flora/vocabulary'
 import { isHarmful, type Clearance as WholeClearance } from '../identity/clear'
 import { carriedOver } from '../identity/carriedOver'
 import { familyMarks, familyText, familyTold } from '../identity/familyMarks'
@@ -124,14 +124,14 @@ function strayPending({ strays: { reportedAt, sortedAt } }: LotState): boolean {
 function contradictionReasons(contradictions: Clearance['contradictions'], taxon: Taxon): readonly string[] {
   return contradictions.map(
     ({ character, observed, expected }) =>
-      `${label(character)}: you saw ${formatList(observed.map(plainWords))}; ${nameInText(taxon)} has ${formatList(expected.map(plainWords))}. It is not this plant, or not only this plant.`,
+      `${tellLabel(character)}: you saw ${formatList(observed.map(plainWords))}; ${nameInText(taxon)} has ${formatList(expected.map(plainWords))}. It is not this plant, or not only this plant.`,
   )
 }
 
 function missingReasons({ missing }: Clearance, lot: LotState, taxon: Taxon, context: JudgeContext): readonly string[] {
   if (missing.length === 0) return []
   const late = lot.firstCutAt !== null
-  const what = formatList(missing.map((character) => label(character).toLowerCase()))
+  const what = formatList(missing.map((character) => tellLabel(character).toLowerCase()))
   return [
     late
       ? `Not seen before it was cut: ${what}. What is noted after the cutting does not count.`
@@ -156,7 +156,7 @@ function lyingReasons(lot: LotState, taxon: Taxon): readonly string[] {
     return others.length === 0
       ? []
       : [
-          `${label(character)} lying there (${formatList(others.map(plainWords))}) is not of ${nameInText(taxon)}: look for one on the plant, and whether another kind stands near.`,
+          `${tellLabel(character)} lying there (${formatList(others.map(plainWords))}) is not of ${nameInText(taxon)}: look for one on the plant, and whether another kind stands near.`,
         ]
   })
 }
@@ -182,8 +182,4 @@ function meetingReasons({ encountersNeeded }: Clearance, taxon: Taxon, context: 
   return met < encountersNeeded
     ? [`You have met ${nameInText(taxon)} on ${met} of the ${encountersNeeded} days it takes before eating it.`]
     : []
-}
-
-function label(character: string): string {
-  return CHARACTERS[character]?.label ?? plainWords(character)
 }

@@ -1,6 +1,6 @@
 import type { Catalogue } from '../flora/catalogue'
 import type { Season, Taxon } from '../flora/taxon'
-import { CHARACTERS, plainWords } from '../flora/vocabulary'
+import { plainWords, tellLabel } from '../flora/vocabulary'
 import type { BookState } from '../log/fold'
 import { kitchenAt, type HouseState } from '../log/houseState'
 import type { LotState, TellFact } from '../lot/lotState'
@@ -143,14 +143,10 @@ export function shownLater(
 
 /** What a key tell out of season asks for, in words. */
 export function laterWords({ character, seasons, instead }: ShownLater): string {
-  const shows = `${label(character)} shows in ${formatList(seasons)}`
+  const shows = `${tellLabel(character)} shows in ${formatList(seasons)}`
   return instead === undefined
     ? `${shows}: without it this plant is not told.`
-    : `${shows}: ${formatList(instead.map((each) => label(each).toLowerCase()))} may be looked at in its place.`
-}
-
-function label(character: string): string {
-  return CHARACTERS[character]?.label ?? plainWords(character)
+    : `${shows}: ${formatList(instead.map((each) => tellLabel(each).toLowerCase()))} may be looked at in its place.`
 }
 
 /** What was answered, in words. */

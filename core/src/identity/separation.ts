@@ -12,6 +12,11 @@ export interface Separation {
 /** Where a plant grows is no tell, and nothing is tasted to tell it. */
 const NO_TELLS = ['habitatSeen', 'taste']
 
+/** Whether whoever looks sees the difference: the other never shows any of these states. What is not on record parts nothing. */
+export function parts(states: readonly string[], others: readonly string[] | undefined): boolean {
+  return others !== undefined && states.every((state) => !others.includes(state))
+}
+
 /**
  * Independent tells between a plant and one it could be taken for, over all that both records say. A character that one record
  * does not hold parts nothing.
@@ -38,13 +43,13 @@ export function partingTells(taxa: readonly Taxon[]): readonly string[] {
     .filter(([character]) => !NO_TELLS.includes(character))
     .map(([character, { group }]) => {
       const parted = pairs.filter(([one, other]) => {
-        const [own, others] = [one.characters[character], other.characters[character]]
-        return own !== undefined && others !== undefined && own.every((state) => !others.includes(state))
+        const own = one.characters[character]
+        return own !== undefined && parts(own, other.characters[character])
       })
-      return { character, group, parts: parted.length }
+      return { character, group, count: parted.length }
     })
-    .filter(({ parts }) => parts > 0)
-    .sort((a, b) => b.parts - a.parts)
+    .filter(({ count }) => count > 0)
+    .sort((a, b) => b.count - a.count)
     .filter(({ group }) => !groups.has(group) && groups.add(group))
     .map(({ character }) => character)
 }

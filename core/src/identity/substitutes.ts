@@ -2,6 +2,7 @@ import type { Catalogue } from '../flora/catalogue'
 import type { Season, Taxon } from '../flora/taxon'
 import { CHARACTERS } from '../flora/vocabulary'
 import { CIRCUMSTANTIAL, hasDeadlyDouble } from './clear'
+import { parts } from './separation'
 
 /** More looks than these in place of one, and waiting for the season is the better advice; chosen. */
 const LOOKS_AT_MOST = 3
@@ -31,14 +32,11 @@ export function substitutesFor(
   const shows = (character: string) => taxon.visible[character]?.includes(season) ?? true
   if (shows(key) || hasDeadlyDouble(taxon)) return undefined
   /** Whether the other plant never shows what was seen of this one, or what this one always shows. */
-  const parts = (character: string, other: Taxon) => {
-    const others = other.characters[character]
-    const states = observed[character] ?? taxon.characters[character] ?? []
-    return others !== undefined && states.every((state) => !others.includes(state))
-  }
+  const partsFrom = (character: string, other: Taxon) =>
+    parts(observed[character] ?? taxon.characters[character] ?? [], other.characters[character])
   const shown = taxon.keyCharacters.filter(shows)
   const partedByKey = catalogue.taxa.filter(
-    (other) => other !== taxon && parts(key, other) && !shown.some((each) => parts(each, other)),
+    (other) => other !== taxon && partsFrom(key, other) && !shown.some((each) => partsFrom(each, other)),
   )
   const taken = new Set(taxon.keyCharacters.map(groupOf))
   const candidates = Object.keys(taxon.characters)
@@ -50,7 +48,7 @@ export function substitutesFor(
     .filter((character) => !CIRCUMSTANTIAL.includes(character))
     // What was seen comes first, what must be dug up last.
     .toSorted((a, b) => rank(a, observed) - rank(b, observed))
-    .map((character) => ({ character, parts: partedByKey.map((other) => parts(character, other)) }))
+    .map((character) => ({ character, parts: partedByKey.map((other) => partsFrom(character, other)) }))
   for (let looks = 1; looks <= LOOKS_AT_MOST; looks += 1) {
     const found = cover(candidates, partedByKey.length, looks, [])
     if (found !== undefined) return found

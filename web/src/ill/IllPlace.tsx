@@ -1,8 +1,9 @@
 import { formatDay, formatMass, illnessReport, kitchenAt, timeOf, type EatenLine, type EatenPlant } from '@ellop/core'
-import { Button, Input, Select } from 'antd'
+import { Button, Input } from 'antd'
 import { useMemo, useState } from 'react'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
+import { EaterField } from '../controls/EaterField'
 import { Field } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { CallNow } from './CallNow'
@@ -123,17 +124,7 @@ function WhoFeelsWhat() {
     <section className="card">
       <h2>Write down what they feel</h2>
       <div className="form">
-        <Field label="Who" error={errorOf('eater')}>
-          {(id) => (
-            <Select
-              id={id}
-              size="large"
-              value={eater ?? null}
-              onChange={setEater}
-              options={Object.values(book.house.eaters).map(({ id: value, name }) => ({ value, label: name }))}
-            />
-          )}
-        </Field>
+        <EaterField value={eater} onChange={setEater} error={errorOf('eater')} />
         <Field label="What they feel, and since when" error={errorOf('symptoms') ?? otherError(['eater', 'symptoms'])}>
           {(id) => (
             <Input.TextArea id={id} rows={2} value={symptoms} onChange={(event) => setSymptoms(event.target.value)} />

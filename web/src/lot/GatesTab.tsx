@@ -1,8 +1,8 @@
 import {
-  CHARACTERS,
   formatDay,
   GATE_NAMES,
   kitchenAt,
+  tellLabel,
   tellWords,
   timeOf,
   type GateView,
@@ -50,7 +50,7 @@ export function GatesTab({
           <tbody>
             {lot.tells.map(({ entry, character, answer, states, at }) => (
               <tr key={entry}>
-                <th scope="row">{CHARACTERS[character]?.label ?? character}</th>
+                <th scope="row">{tellLabel(character)}</th>
                 <td>{tellWords({ answer, states })}</td>
                 <td>
                   {formatDay(at, timeZone)}, {timeOf(at, timeZone)}

@@ -1,15 +1,14 @@
 import { formatMass, type LotState } from '@ellop/core'
-import { Button, Checkbox, Select } from 'antd'
+import { Button, Checkbox } from 'antd'
 import { memo, useState } from 'react'
-import { useBook } from '../book/bookStore'
-import { Field, NumberField, readField } from '../controls/Field'
+import { EaterField } from '../controls/EaterField'
+import { NumberField, readField } from '../controls/Field'
 import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
 
 /** What never reaches home: a few eaten where they grew, by one eater at a time. It counts toward the day like any dish. */
 export const NibbleForm = memo(function NibbleForm({ lot }: { lot: LotState }) {
   const { write, errorOf, otherError } = useNote()
-  const eaters = useBook(({ log }) => log.state.house.eaters)
   const [eater, setEater] = useState<string>()
   const [mass, setMass] = useState('')
   const [rinsed, setRinsed] = useState(false)
@@ -36,20 +35,10 @@ export const NibbleForm = memo(function NibbleForm({ lot }: { lot: LotState }) {
       <h3>Eaten on the way</h3>
       <p>
         Only what is told and fit to be eaten raw on that ground. Look at each piece; wash hands that held other plants.
+        In doubt it goes home, and a wrong taste is spat out.
       </p>
       <div className="form">
-        <Field label="Who">
-          {(id) => (
-            <Select
-              id={id}
-              size="large"
-              value={eater ?? null}
-              onChange={setEater}
-              options={Object.values(eaters).map(({ id: value, name }) => ({ value, label: name }))}
-              notFoundContent="Note who eats with you first: on the page of the book."
-            />
-          )}
-        </Field>
+        <EaterField value={eater} onChange={setEater} />
         <NumberField
           label="About how much"
           unit="g"

@@ -1,5 +1,4 @@
 import {
-  CHARACTERS,
   commonName,
   countedAs,
   cutBefore,
@@ -16,8 +15,8 @@ import {
   kitchenAt,
   newLotId,
   nextLotCode,
-  plainWords,
   removalOf,
+  tellLabel,
   tellsToSee,
   type CutAt,
   type FieldLine,
@@ -126,7 +125,7 @@ function Picking({ line, outing }: { line: FieldLine; outing: string }) {
           .
         </p>
       )}
-      <p>Look at: {tells.map((each) => CHARACTERS[each]?.label ?? plainWords(each)).join(' · ')}.</p>
+      <p>Look at: {tells.map(tellLabel).join(' · ')}.</p>
       {taxon.wildlifeHost !== undefined && <p>First see who lives on it. {taxon.wildlifeHost}</p>}
       {use.cut !== undefined && <p>{use.cut}</p>}
       {ground !== undefined && ground.toAsk.length > 0 && against.length === 0 && (

@@ -8,16 +8,15 @@ import {
   formatList,
   formatMass,
   formatSpan,
+  formatVolume,
   grouped,
   kitchenAt,
   outingChoices,
   outingWater,
-  formatVolume,
   planOuting,
-  plainWords,
+  tellLabel,
   tellsToSee,
   weatherOn,
-  CHARACTERS,
   type Catalogue,
   type OutingChoice,
   type OutingLine,
@@ -378,7 +377,7 @@ function Line({ line, catalogue }: { line: OutingLine; catalogue: Catalogue }) {
         {choice.use.cut ?? ''}
       </p>
       {choice.taxon.wildlifeHost !== undefined && <p>First look for who lives on it. {choice.taxon.wildlifeHost}</p>}
-      <p>Look at: {tells.map((character) => CHARACTERS[character]?.label ?? plainWords(character)).join(' · ')}.</p>
+      <p>Look at: {tells.map((character) => tellLabel(character)).join(' · ')}.</p>
       {choice.doubles.length > 0 && (
         <p className="grave">
           A container of its own. Taken for it:{' '}
@@ -406,7 +405,7 @@ function massRange({ low, usual, high }: Range): string {
 
 function energyWords({ low, usual, high }: Range): string {
   const nice = (kcal: number) => grouped(Number(kcal.toPrecision(2)))
-  return `food energy of about ${nice(usual)} kcal an hour (${nice(low)} to ${nice(high)})`
+  return `food energy of about ${nice(usual)} kcal an hour (${nice(low)} to ${nice(high)}; planning value of the record)`
 }
 
 function portionsAnHour(portions: number): string {

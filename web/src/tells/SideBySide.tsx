@@ -1,4 +1,4 @@
-import { CHARACTERS, commonName, isShared, plainWords, type Taxon } from '@ellop/core'
+import { commonName, isShared, plainWords, tellLabel, type Taxon } from '@ellop/core'
 import { Link } from 'react-router'
 import { TellDrawing } from '../drawing/TellDrawing'
 
@@ -56,7 +56,7 @@ export function SideBySide({
             return (
               <tr key={character}>
                 <th scope="row">
-                  {CHARACTERS[character]?.label ?? character}
+                  {tellLabel(character)}
                   {seen !== undefined && <span className="saw">you saw: {seen.map(plainWords).join(', ')}</span>}
                 </th>
                 <Cell taxon={claimed} character={character} seen={seen} claimed={isClaim} out={false} />
