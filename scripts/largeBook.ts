@@ -3,7 +3,7 @@ import { DEMO_OPENS_AT, makeDemoBook } from '@ellop/demo'
 
 export const ENTRIES = 100_000
 /** Of the copies of the demonstration only one has its kitchen, patches and eaters noted anew: a household is noted once. */
-const HOUSE_TYPES = ['kitchen-set', 'ground-noted', 'eater-noted']
+export const HOUSE_TYPES = ['kitchen-set', 'ground-noted', 'eater-noted']
 
 export const demo = makeDemoBook()
 const INSTANT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/

@@ -94,7 +94,10 @@ export const HABITAT_STATES: readonly string[] = HABITATS
 
 /** A state or id in plain words: `axillary-cluster` → `axillary cluster`. */
 export function plainWords(id: string): string {
-  return id.replaceAll('-', ' ')
+  return id
+    .replace(/(\d)-(?=\d)/, '$1 to ')
+    .replaceAll('-', ' ')
+    .replace(/(\d)cm$/, '$1 cm')
 }
 
 /** Parts of the world, as coarse as records can say where a plant grows wild. */

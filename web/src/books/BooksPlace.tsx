@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router'
 import { useShallow } from 'zustand/react/shallow'
 import { DEMO_BOOK } from '../book/books'
 import { canChooseFile, useAutosave } from '../book/autosave'
-import { useBook, useJudgeContext } from '../book/bookStore'
+import { useBook } from '../book/bookStore'
 import { askToKeep, roomThereIs, type Room } from '../book/room'
 import { useSecondCopy } from '../secondCopy/secondCopy'
 import { FileInput } from '../controls/FileInput'
@@ -144,7 +144,6 @@ function Guest() {
 /** How safe the book is here: room, the browser's promise, the last file. */
 function Safety() {
   const { savedAt, log, book } = useBook(useShallow(({ savedAt, log, book }) => ({ savedAt, log, book })))
-  const { now } = useJudgeContext()
   const [room, setRoom] = useState<Room>()
   const latest = inOrder(log).at(-1)?.noted
   useEffect(() => {
@@ -195,7 +194,7 @@ function Safety() {
       </dl>
       {unsaved && book.id !== DEMO_BOOK && (
         <p className="caution">
-          What is in your browser is only in your browser. Save the book to a file: {formatDay(now, 'UTC')}.
+          What is in your browser is only in your browser. Save the book to a file today.
         </p>
       )}
       <div className="acts">

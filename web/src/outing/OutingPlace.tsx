@@ -131,12 +131,16 @@ export default function OutingPlace() {
           <Link className="big-link" to="/patches">
             Patches
           </Link>
-          <Button size="large" disabled={chosen.length === 0} onClick={() => window.print()}>
-            Print the field sheet
-          </Button>
-          <Button type="primary" size="large" disabled={chosen.length === 0} onClick={() => void keep()}>
-            Keep this plan
-          </Button>
+          {chosen.length > 0 && (
+            <>
+              <Button size="large" onClick={() => window.print()}>
+                Print the field sheet
+              </Button>
+              <Button type="primary" size="large" onClick={() => void keep()}>
+                Keep this plan
+              </Button>
+            </>
+          )}
         </div>
       </div>
       <Refusal sentence={otherError([])} />
@@ -149,7 +153,7 @@ export default function OutingPlace() {
               <Select size="large" aria-label="Which day" value={ahead} onChange={setAhead} options={days} />
             </label>
             <NumberField
-              label="For how many plates"
+              label="How many plates"
               unit="plates"
               value={plates}
               onChange={setPlates}
