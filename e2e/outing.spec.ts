@@ -3,6 +3,7 @@ import { makeApp } from '@ellop/server'
 import { serve } from '@hono/node-server'
 import { expect, test } from '@playwright/test'
 import { allKept } from './browser'
+import { choose } from './cook'
 
 const PORT = 4192
 const dist = fileURLToPath(new URL('../web/dist', import.meta.url))
@@ -63,6 +64,11 @@ test('an outing is planned on the desk, done on a phone with the network cut, an
     await limp.getByLabel('Wrapped, and into the cold').check()
     await limp.getByRole('button', { name: 'Note it' }).click()
     await expect(page.locator('.said', { hasText: 'Noted' })).toBeVisible()
+    const eaten = page.locator('section', { has: page.getByRole('heading', { name: 'Eaten on the way' }) })
+    await choose(page, 'Who', 'Mirl')
+    await eaten.getByLabel('About how much').fill('5')
+    await eaten.getByRole('button', { name: 'Note it' }).click()
+    await expect(eaten.getByRole('alert')).toHaveText(/^Make safe is closed\. Nothing of it is eaten raw/)
 
     // Standing still on the way home: all that is here, and how it stands.
     await page.goto('/patch/beck-wall')

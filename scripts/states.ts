@@ -27,7 +27,7 @@ const full = Array.from({ length: COPIES }, (_, copy) =>
 
 interface State {
   readonly places: readonly string[]
-  readonly before?: (page: Page, context: BrowserContext) => Promise<void>
+  readonly before?: (page: Page, context: BrowserContext) => Promise<unknown>
 }
 
 const STATES: Readonly<Record<string, State>> = {

@@ -148,9 +148,17 @@ describe('eaten on the way', () => {
       wash: null,
     })
     expect(answer(pen, nibble(5, true))).toEqual({ ok: true })
+    const { pickedAt } = pen.lot().weighedIn ?? { pickedAt: '' }
+    const after = (hours: number) => {
+      const later = pen.copy()
+      later.now = new Date(Date.parse(pickedAt) + hours * 3_600_000).toISOString()
+      return answer(later, nibble(5, true))
+    }
+    expect(after(24)).toEqual({ ok: true })
+    expect(after(24.1)).toMatchObject({ field: 'onTheWay' })
     const refused = {
       field: 'onTheWay',
-      message: 'Only what is still as it was picked is eaten on the way. Serve it as a dish.',
+      message: 'Only what was picked within a day, and is as it was picked, is eaten on the way. Serve it as a dish.',
     }
     pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 50, why: 'x' })
     expect(answer(pen, { ...nibble(5, true), lot: 'B' })).toMatchObject(refused)

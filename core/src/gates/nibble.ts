@@ -1,4 +1,5 @@
 import type { LotState, WeighIn } from '../lot/lotState'
+import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { defaultProtocol } from '../treatment/progress'
 import { shutFor } from './acts'
@@ -8,15 +9,23 @@ import type { GateVerdict, JudgeContext } from './verdict'
 /** What a hand does where the plant grew; a way that asks for more is for the kitchen, even where it is not critical. */
 const DONE_BY_HAND: readonly string[] = ['sort', 'trim', 'shake-out', 'wash', 'rinse', 'crack', 'chop', 'crisp']
 
-/** Whether a lot is still one picking to which nothing was done but looking and sorting. */
-export function isAsPicked(lot: LotState): lot is LotState & { readonly weighedIn: WeighIn } {
-  return lot.weighedIn !== null && lot.from.length === 0 && lot.runs.length === 0
+/** So long after picking it is still on the way: later it is sorted and served as a dish. */
+const WAY_AT_MOST_h = 24
+
+/** Whether a lot is still one picking, of the last day, to which nothing was done but looking and sorting. */
+export function isAsPicked(lot: LotState, now: Instant): lot is LotState & { readonly weighedIn: WeighIn } {
+  return (
+    lot.weighedIn !== null &&
+    lot.from.length === 0 &&
+    lot.runs.length === 0 &&
+    minutesBetween(lot.weighedIn.pickedAt, now) <= WAY_AT_MOST_h * 60
+  )
 }
 
 /**
  * What stands against eating some of a picking where it grew (CAR-5): it must be told and its ground clean, and be safe raw with no
  * more done to it than looking at each piece and, where there was drinking water, rinsing it. It counts toward the day like any
- * dish. None: it may be eaten. Undefined where it is not a picking in the hand as it was picked.
+ * dish. None: it may be eaten. Undefined where it is not a picking in the hand as it was picked within a day.
  */
 export function shutForNibble(
   lot: LotState,
@@ -24,8 +33,8 @@ export function shutForNibble(
   portions: ServingIntent['portions'],
   context: JudgeContext,
 ): readonly GateVerdict[] | undefined {
-  if (!isAsPicked(lot)) return undefined
   const at = context.now
+  if (!isAsPicked(lot, at)) return undefined
   const looked = { at, stageSeen: lot.weighedIn.stage, kept_g: lot.mass_g, trimmed_g: 0, trimmedTo: '' }
   const wash = rinsed ? ({ water: 'safe', changes: 1 } as const) : null
   const picked: LotState = { ...lot, sorted: lot.sorted ?? { ...looked, wash } }

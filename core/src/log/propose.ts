@@ -380,7 +380,10 @@ function checkAct(act: Act, lot: LotState, context: JudgeContext, intent: Intent
 function checkNibble(entry: Served, rinsed: boolean, lot: LotState, context: JudgeContext): Proposal {
   const shut = entry.pack === null ? shutForNibble(lot, rinsed, entry.portions, context) : undefined
   return shut === undefined
-    ? no('onTheWay', 'Only what is still as it was picked is eaten on the way. Serve it as a dish.')
+    ? no(
+        'onTheWay',
+        'Only what was picked within a day, and is as it was picked, is eaten on the way. Serve it as a dish.',
+      )
     : unlessShut(shut)
 }
 

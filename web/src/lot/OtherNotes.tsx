@@ -48,7 +48,7 @@ export function OtherNotes({ lot }: { lot: LotState }) {
       {lot.mass_g > 0 && <TakeReading lot={lot} />}
       {lot.mass_g > 0 && <AddIngredient lot={lot} />}
       {rawUntil(lot, context) !== null && <Revive lot={lot} />}
-      {isAsPicked(lot) && lot.mass_g > 0 && <NibbleForm lot={lot} />}
+      {isAsPicked(lot, context.now) && lot.mass_g > 0 && <NibbleForm lot={lot} />}
       <Meeting lot={lot} />
       <section className="card">
         <h3>It has turned bad</h3>
