@@ -2,10 +2,12 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import {
   CATALOGUE,
+  EMPTY_LOG,
   commonName,
   formatSpan,
   plainWords,
   plan,
+  schoolEvidence,
   type Plan,
   type Protocol,
   type Taxon,
@@ -42,6 +44,16 @@ function planned(taxon: Taxon, { part, stage }: Use, { name: school, goals }: Pr
   return plan({ taxon: taxon.scientificName, part, stage, mass_g: MASS_g, goal, school, eaters: ADULT }, CATALOGUE)
 }
 
+const NO_BOOK = { book: EMPTY_LOG.state, catalogue: CATALOGUE, now: '2027-01-01T00:00:00.000Z' }
+
+/** How many independent sources a school has, and on what grounds; nothing where nobody traced them. */
+function whoSays(taxon: Taxon, use: Use, school: string): string {
+  const found = schoolEvidence(taxon, use, NO_BOOK).find((each) => each.school === school)
+  if (found === undefined) return 'not traced'
+  const grounds = [...new Set(found.roots.map(({ claim }) => plainWords(claim.grounds)))].join(', ')
+  return found.independent === 0 ? 'nobody on record' : `${found.independent} (${grounds})`
+}
+
 const uses = CATALOGUE.taxa.flatMap((taxon) => taxon.uses.map((use) => ({ taxon, use })))
 /** Schools differ where what they hold critical differs. */
 const contested = uses.filter(
@@ -66,6 +78,7 @@ const rows = contested.flatMap(({ taxon, use }) => {
       : told.verdict === 'conditional'
         ? 'planned, with conditions'
         : 'planned',
+    whoSays(taxon, use, protocol.name),
     protocol.why,
   ])
 })
@@ -74,11 +87,12 @@ const text = `# Where schools differ, and what is refused
 
 Made by \`npm run contested\` from the catalogue of ${CATALOGUE.revision}; a check in \`npm run lint\` keeps it true. Each school of a use was planned
 for ${MASS_g} g and one adult of whom nothing is known to be borne badly, at sea level. Where schools differ in safety the cautious one is proposed; the others
-can be chosen where they are not refused. Nothing here outranks local advice, a doctor or a poison centre.
+can be chosen where they are not refused. “Who says so” counts sources that are independent of each other, each once however many repeat it, with
+how they know; what was handed down and nobody can trace counts once in all. Nothing here outranks local advice, a doctor or a poison centre.
 
 ${contested.length} uses on which schools differ in what they hold critical: of ${both} more than one can be planned and compared, of ${one} one alone or none, with its reason.
 
-${table(['plant', 'what of it', 'school', 'standing', 'what is critical', 'planned', 'why'], rows)}
+${table(['plant', 'what of it', 'school', 'standing', 'what is critical', 'planned', 'who says so', 'why'], rows)}
 
 ## Refused whole
 

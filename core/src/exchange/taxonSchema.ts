@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { SEVERITIES, STORES, type Taxon } from '../flora/taxon'
+import { GROUNDS, SEVERITIES, STORES, type Taxon, type Use } from '../flora/taxon'
 import { CHARACTERS, HABITAT_STATES, REGIONS } from '../flora/vocabulary'
 import { check, type Checked } from './check'
 import { goal, part, sensitivity, stage, strictObject, text } from './shapes'
@@ -103,6 +103,18 @@ const use = Joi.object({
       storeOnly: Joi.boolean(),
     }),
   ).required(),
+  claims: list(
+    strictObject({
+      id: text().required(),
+      schools: list(text()).min(1).unique().required(),
+      says: text().required(),
+      who: text().required(),
+      grounds: Joi.valid(...GROUNDS).required(),
+      copies: text().optional(),
+    }),
+  )
+    .min(1)
+    .unique('id'),
   edibleFraction: range(),
   cookedYield: range(),
   moisture: range(),
@@ -157,6 +169,18 @@ const use = Joi.object({
     }),
   ).required(),
   dishes: list(text()).required(),
+}).custom((value: Use, helpers) => {
+  const { claims = [], protocols } = value
+  const wrong = claims.find(
+    ({ schools, copies }, index) =>
+      schools.some((school) => !protocols.some(({ name }) => name === school)) ||
+      (copies !== undefined && !claims.slice(0, index).some(({ id }) => id === copies)),
+  )
+  return wrong === undefined
+    ? value
+    : helpers.message({
+        custom: `{{#label}}: the claim ${wrong.id} names a school that the use has not, or copies a claim that does not stand before it`,
+      })
 })
 
 const characters = Joi.object(

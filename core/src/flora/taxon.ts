@@ -72,6 +72,8 @@ export interface Use {
   readonly hazards: readonly UseHazard[]
   readonly trim: readonly string[]
   readonly protocols: readonly Protocol[]
+  /** Who says the numbers on which its schools differ, and whom they have it from; absent where nobody traced them. */
+  readonly claims?: readonly Claim[]
   readonly edibleFraction?: Range
   readonly cookedYield?: Range
   readonly moisture?: Range
@@ -130,6 +132,23 @@ export interface Protocol {
   readonly why: string
   /** It only keeps the food until there is time to make it safe: what comes out is NOT YET FOOD. */
   readonly storeOnly?: boolean
+}
+
+/** How whoever says it knows: measured, learnt where people fell ill, done and eaten for long, or written down after others. */
+export const GROUNDS = ['measured', 'outbreak', 'practised', 'handed-down'] as const
+export type Grounds = (typeof GROUNDS)[number]
+
+/** One saying that a school rests on. */
+export interface Claim {
+  readonly id: string
+  /** The schools, by name, for whose numbers it speaks. */
+  readonly schools: readonly string[]
+  readonly says: string
+  /** What kind of source; never a page to be trusted by its name. */
+  readonly who: string
+  readonly grounds: Grounds
+  /** The claim of the same use that it repeats. */
+  readonly copies?: string
 }
 
 export const GOALS = [

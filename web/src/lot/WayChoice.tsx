@@ -1,8 +1,19 @@
-import { currentStep, lotUse, protocolOf, type Goal, type JudgeContext, type LotState } from '@ellop/core'
+import {
+  currentStep,
+  findTaxon,
+  lotUse,
+  protocolOf,
+  schoolEvidence,
+  strandsOf,
+  type Goal,
+  type JudgeContext,
+  type LotState,
+} from '@ellop/core'
 import { Select } from 'antd'
 import { Choice } from '../controls/Choice'
 import { Field } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { WhoSaysWhich } from '../controls/WhoSaysSo'
 
 /** What a lot is for, as it is said. */
 export const GOAL_WORDS: Readonly<Record<Goal, string>> = {
@@ -34,6 +45,8 @@ export function WayChoice({ lot, context }: { lot: LotState; context: JudgeConte
   const goal = followed ? (lot.way?.goal ?? current?.goals[0]) : undefined
   const goals = [...new Set(ways.flatMap(({ goals: each }) => each))]
   const fitting = ways.filter(({ goals: each }) => goal !== undefined && each.includes(goal))
+  const taxon = findTaxon(context.catalogue, strandsOf(lot)[0]?.lot.weighedIn?.taxon ?? '')
+  const evidence = taxon === undefined ? [] : schoolEvidence(taxon, use, context)
   const choose = (wanted: Goal, name?: string) => {
     const way = ways.find((each) => each.goals.includes(wanted) && (name === undefined || each.name === name))
     if (way !== undefined)
@@ -63,6 +76,7 @@ export function WayChoice({ lot, context }: { lot: LotState; context: JudgeConte
           )}
         </Field>
       )}
+      <WhoSaysWhich of={evidence.filter(({ school }) => fitting.some(({ name }) => name === school))} />
     </>
   )
 }

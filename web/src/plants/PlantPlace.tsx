@@ -15,10 +15,12 @@ import {
   plainWords,
   rangeDoubt,
   regionOf,
+  schoolEvidence,
   strandsOf,
   tellsToSee,
   type JudgeContext,
   type Protocol,
+  type SchoolEvidence,
   type Taxon,
   type Use,
 } from '@ellop/core'
@@ -29,6 +31,7 @@ import { PlantSketch } from '../drawing/plant/sketch'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { StandReason } from '../take/StandReason'
 import { NotThere } from '../controls/NotThere'
+import { WhoSaysSo } from '../controls/WhoSaysSo'
 
 const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
   'raw-ok': 'raw or cooked',
@@ -99,7 +102,13 @@ export default function PlantPlace() {
       {taxon.uses
         .filter(({ verdict }) => taxon.neverFood === undefined || verdict !== 'never')
         .map((use) => (
-          <UseCard key={`${use.part} ${use.stage}`} use={use} elevation_m={kitchen?.elevation_m ?? 0} />
+          <UseCard
+            key={`${use.part} ${use.stage}`}
+            taxon={taxon}
+            use={use}
+            elevation_m={kitchen?.elevation_m ?? 0}
+            context={context}
+          />
         ))}
       {part !== undefined && (
         <section className="card">
@@ -240,7 +249,18 @@ function Yields({ use: { edibleFraction, cookedYield, moisture, portion_g } }: {
   )
 }
 
-function UseCard({ use, elevation_m }: { use: Use; elevation_m: number }) {
+function UseCard({
+  taxon,
+  use,
+  elevation_m,
+  context,
+}: {
+  taxon: Taxon
+  use: Use
+  elevation_m: number
+  context: JudgeContext
+}) {
+  const evidence = useMemo(() => schoolEvidence(taxon, use, context), [taxon, use, context])
   const title = `${plainWords(use.part)}, ${plainWords(use.stage)}`
   if (use.verdict === 'never')
     return (
@@ -296,7 +316,12 @@ function UseCard({ use, elevation_m }: { use: Use; elevation_m: number }) {
         <div>
           <h3>Schools</h3>
           {use.protocols.map((protocol) => (
-            <School key={protocol.name} protocol={protocol} elevation_m={elevation_m} />
+            <School
+              key={protocol.name}
+              protocol={protocol}
+              elevation_m={elevation_m}
+              evidence={evidence.find(({ school }) => school === protocol.name)}
+            />
           ))}
         </div>
       </div>
@@ -307,9 +332,11 @@ function UseCard({ use, elevation_m }: { use: Use; elevation_m: number }) {
 function School({
   protocol: { name, standing, steps, why, goals },
   elevation_m,
+  evidence,
 }: {
   protocol: Protocol
   elevation_m: number
+  evidence: SchoolEvidence | undefined
 }) {
   return (
     <section className="school">
@@ -329,6 +356,7 @@ function School({
         })}
       </ol>
       <p className="soft">{why}</p>
+      {evidence !== undefined && <WhoSaysSo evidence={evidence} />}
     </section>
   )
 }
