@@ -249,7 +249,13 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     ...LOT,
     protocol: text(),
     step: count(),
-    fresh: nullable(strictObject({ water_mL: Joi.number().greater(0).max(1_000_000), temp_C: nullable(temp_C()) })),
+    fresh: nullable(
+      strictObject({
+        water_mL: Joi.number().greater(0).max(1_000_000),
+        temp_C: nullable(temp_C()),
+        flow_mL_min: Joi.number().greater(0).max(100_000).optional(),
+      }),
+    ),
   },
   'reading-taken': {
     ...LOT,

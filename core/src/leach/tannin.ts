@@ -59,6 +59,8 @@ export function tanninForecast(
     const sorted = done.map(of).sort((a, b) => a - b)
     return sorted[Math.floor(sorted.length / 2)] ?? 0
   }
+  // Not timed, it is taken for still: that forecasts more, not fewer.
+  const flow_mL_min = middle((bath) => bath.flow_mL_min ?? 0)
   return {
     pieces: { shape: 'sphere', size_mm: MEAL_mm },
     heldLiquid_mL: mass_g * HELD_mL_PER_g * TANNIN_PARTITION.usual,
@@ -70,6 +72,7 @@ export function tanninForecast(
         middle(({ begunAt, endedAt }) => minutesBetween(begunAt, endedAt)),
       ),
       temp_C: middle(({ temp_C }) => temp_C ?? ASSUMED_COLD_C),
+      ...(flow_mL_min > 0 ? { flow_mL_min } : {}),
     },
     prior: { diffusivity25_m2_s: TANNIN_D25_m2_s, strength: TANNIN_STRENGTH },
     noise: TASTE_NOISE,
@@ -151,8 +154,9 @@ export function tanninInputs(baths: readonly BathFact[], mass_g: number, now: In
     heldLiquid_mL: mass_g * HELD_mL_PER_g * partition,
     diffusivity25_m2_s: TANNIN_D25_m2_s.median * factor,
     activation_kJ_mol: TANNIN_ACTIVATION_kJ_mol,
-    baths: baths.map(({ begunAt, endedAt, water_mL, temp_C }) => ({
+    baths: baths.map(({ begunAt, endedAt, water_mL, flow_mL_min = 0, temp_C }) => ({
       water_mL,
+      flow_mL_min,
       minutes: Math.max(0, minutesBetween(begunAt, endedAt ?? now)),
       temp_C: temp_C ?? ASSUMED_COLD_C,
     })),

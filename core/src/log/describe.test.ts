@@ -224,6 +224,10 @@ const TOLD: readonly (readonly [Saying, string])[] = [
     'Fresh water on it: 4 L at 96.0 °C.',
   ],
   [
+    { type: 'bath-changed', lot, protocol: 'w', step: 2, fresh: { water_mL: 4000, temp_C: null, flow_mL_min: 1500 } },
+    'Fresh water on it: 4 L, 1.5 L a minute running through.',
+  ],
+  [
     { type: 'bath-changed', lot, protocol: 'w', step: 2, fresh: { water_mL: 4000, temp_C: null } },
     'Fresh water on it: 4 L.',
   ],

@@ -132,7 +132,11 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
     case 'bath-changed':
       return entry.fresh === null
         ? 'Water poured off; no fresh water on it.'
-        : `Fresh water on it: ${formatVolume(entry.fresh.water_mL)}${entry.fresh.temp_C === null ? '' : ` at ${formatTemp(entry.fresh.temp_C)}`}.`
+        : `Fresh water on it: ${formatVolume(entry.fresh.water_mL)}${
+            entry.fresh.flow_mL_min === undefined
+              ? ''
+              : `, ${formatVolume(entry.fresh.flow_mL_min)} a minute running through`
+          }${entry.fresh.temp_C === null ? '' : ` at ${formatTemp(entry.fresh.temp_C)}`}.`
     case 'reading-taken':
       return `Measured: ${READING_WORDS[entry.what](entry.value)} (${entry.instrument}).`
     case 'ingredient-added':

@@ -475,6 +475,16 @@ describe('a bath', () => {
     )
     expect(refusal(whole, bath({ step: 2 }))).toBe('step: Step 3 of “hot baths” is not one of baths.')
     expect(refusal(whole, bath({ step: 99 }))).toBe('step: Step 100 of “hot baths” is not one of baths.')
+    expect(refusal(whole, bath({ fresh: { water_mL: 4000, temp_C: 96, flow_mL_min: 1000 } }))).toBe(
+      'fresh: “hot baths” is a way with still water: it has no flow.',
+    )
+    const brook = whole.copy()
+    brook.write({ type: 'way-chosen', lot: 'A', protocol: 'running water', goal: 'eat' })
+    const flow: Saying = {
+      ...bath({ protocol: 'running water', fresh: { water_mL: 4000, temp_C: 9, flow_mL_min: 1000 } }),
+    }
+    expect(refusal(brook, flow)).toBe('taken')
+    expect(brook.lot().baths.at(-1)).toMatchObject({ flow_mL_min: 1000 })
     expect(refusal(whole, bath({ fresh: null }))).toBe('fresh: It lies in no water that could be poured off.')
     const begin: Saying = { type: 'step-begun', lot: 'A', protocol: 'hot baths', step: 5, load: 1, mass_g: 100 }
     expect(refusal(whole, begin)).toBe('step: This step is one of baths: pour fresh water on it.')

@@ -446,12 +446,16 @@ function leachOf(lot: LotState, context: JudgeContext): StepProgress | undefined
   return progressOf(lot, context)?.steps.find(({ baths }) => baths !== undefined)
 }
 
+const RUNNING_OP = 'leach-running'
+
 function checkBath(entry: BathChanged, lot: LotState, context: JudgeContext): Proposal {
   const way = wayFor(entry, lot, context)
   if ('message' in way) return way
   const { protocol } = way
   if (protocol.steps[entry.step]?.limit?.measure !== 'baths')
     return no('step', `Step ${entry.step + 1} of “${protocol.name}” is not one of baths.`)
+  if (entry.fresh?.flow_mL_min !== undefined && protocol.steps[entry.step]?.op !== RUNNING_OP)
+    return no('fresh', `“${protocol.name}” is a way with still water: it has no flow.`)
   const running = lot.baths.find(({ endedAt }) => endedAt === null)
   if (entry.fresh === null && running === undefined) return no('fresh', 'It lies in no water that could be poured off.')
   return running !== undefined && entry.at <= running.begunAt ? no('at', 'It cannot end before it began.') : OK

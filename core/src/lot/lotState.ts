@@ -67,6 +67,8 @@ export interface BathFact {
   readonly protocol: string
   readonly step: number
   readonly water_mL: number
+  /** Of running water, where it was timed. */
+  readonly flow_mL_min?: number
   readonly temp_C: number | null
   readonly begunAt: Instant
   /** null while it lies in it. */

@@ -165,6 +165,12 @@ describe('what the forecast is asked of a lot', () => {
       { afterBath: 2, score: 5 },
     ])
     expect(asked?.bath).toEqual({ water_mL: 3100, minutes: 720, temp_C: 8 })
+    const running = [bath(0), bath(1), bath(2)].map((each) => ({ ...each, flow_mL_min: 1000 }))
+    const flowing = tanninForecast(running, [], 900, LIMIT)
+    expect(flowing?.bath).toMatchObject({ flow_mL_min: 1000 })
+    const still = tanninForecast([bath(0), bath(1), bath(2)], [], 900, LIMIT)
+    const most = (input: TasteForecastInput | undefined) => tasteForecast(input as TasteForecastInput).baths.p50
+    expect(most(flowing)).toBeLessThan(most(still))
     expect(asked?.target).toBe(1)
     expect(asked?.maxBaths).toBeGreaterThan(LIMIT.least)
     const worse = tasteForecast(asked as TasteForecastInput).baths.p50

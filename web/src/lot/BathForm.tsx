@@ -28,6 +28,14 @@ import { OnDemand } from '../controls/OnDemand'
 const WaysCompared = lazy(() => import('./WaysCompared'))
 const LeachPlanner = lazy(() => import('./LeachPlanner'))
 
+const A_LITRE_A_SECOND_mL_min = 60_000
+
+/** In how many seconds a litre runs. */
+function readPace(text: string): ReturnType<typeof readField> {
+  const read = readField(text)
+  return 'value' in read && read.value <= 0 ? { error: 'Count the seconds: more than none.' } : read
+}
+
 /** A leach: fresh water on it, the wait, pouring off. The timer is computed from when the bath began. */
 export function BathForm({
   lot,
@@ -45,12 +53,14 @@ export function BathForm({
   const planned = lotPlan(lot, context)?.steps.find(({ baths }) => baths !== undefined)
   const [water, setWater] = useState(String(planned?.baths?.each_mL ?? Math.round(lot.mass_g * 4)))
   const [temp, setTemp] = useState('')
+  const [litre, setLitre] = useState('')
   const [planning, setPlanning] = useState(false)
   const [comparing, setComparing] = useState(false)
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const { running, endsAt } = act
   const step = protocol?.steps[act.step]
   const limit = step?.limit
+  const flows = step?.op === 'leach-running'
   // Running water has no ratio, and equal baths say nothing of it.
   const ratio = step?.waterRatio
   // The model knows how tannin moves, and no other taste.
@@ -59,10 +69,14 @@ export function BathForm({
   const left_min = endsAt === null ? 0 : minutesBetween(second, endsAt)
   const early = running !== null && left_min > 0
   const pour = (fresh: boolean) => {
-    const read = { water_mL: readField(water), temp_C: temp.trim() === '' ? { value: null } : readField(temp) }
+    const read = {
+      water_mL: readField(water),
+      temp_C: temp.trim() === '' ? { value: null } : readField(temp),
+      litre_s: !flows || litre.trim() === '' ? { value: null } : readPace(litre),
+    }
     const wrong = Object.entries(read).flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))
     setFaults(Object.fromEntries(wrong))
-    if (fresh && (!('value' in read.water_mL) || !('value' in read.temp_C))) return
+    if (fresh && wrong.length > 0) return
     void write(
       {
         type: 'bath-changed',
@@ -70,8 +84,12 @@ export function BathForm({
         protocol: protocol?.name ?? '',
         step: act.step,
         fresh:
-          fresh && 'value' in read.water_mL && 'value' in read.temp_C
-            ? { water_mL: read.water_mL.value, temp_C: read.temp_C.value }
+          fresh && 'value' in read.water_mL && 'value' in read.temp_C && 'value' in read.litre_s
+            ? {
+                water_mL: read.water_mL.value,
+                temp_C: read.temp_C.value,
+                ...(read.litre_s.value === null ? {} : { flow_mL_min: A_LITRE_A_SECOND_mL_min / read.litre_s.value }),
+              }
             : null,
       },
       fresh ? 'Fresh water on it' : 'Poured off',
@@ -79,7 +97,7 @@ export function BathForm({
   }
   const waterField = (
     <NumberField
-      label="Fresh water"
+      label={flows ? 'Water in the basin' : 'Fresh water'}
       unit="mL"
       value={water}
       onChange={setWater}
@@ -94,6 +112,16 @@ export function BathForm({
       onChange={setTemp}
       hint="may be left empty"
       error={faults['temp_C']}
+    />
+  )
+  const flowField = flows && (
+    <NumberField
+      label="A litre runs by in"
+      unit="s"
+      value={litre}
+      onChange={setLitre}
+      hint="counted with a jug; not told, it is reckoned as still"
+      error={faults['litre_s']}
     />
   )
   return (
@@ -117,6 +145,7 @@ export function BathForm({
             <div className="form two">
               {waterField}
               {tempField}
+              {flowField}
             </div>
             <div className="acts">
               <HoldButton tone={early ? 'early' : 'go'} onHold={() => pour(true)}>
@@ -133,6 +162,7 @@ export function BathForm({
           <div className="form two">
             {waterField}
             {tempField}
+            {flowField}
           </div>
           <div className="acts">
             <Button type="primary" size="large" onClick={() => pour(true)}>

@@ -1,4 +1,12 @@
-import { formatCount, leachLessons, tanninForecast, type BathFact, type JudgeContext, type LotState } from '@ellop/core'
+import {
+  formatCount,
+  formatSpan,
+  leachLessons,
+  tanninForecast,
+  type BathFact,
+  type JudgeContext,
+  type LotState,
+} from '@ellop/core'
 import { lazy, useMemo } from 'react'
 import { useEngine } from '../workers/useEngine'
 import { OnDemand } from '../controls/OnDemand'
@@ -58,11 +66,13 @@ export function LeachForecast({
   const least = (count: number) => Math.max(limit.least, count)
   const beyond = (count: number) => (count > asked.maxBaths ? `more than ${asked.maxBaths}` : String(least(count)))
   const { p10, p50, p90 } = forecast.baths
+  const { flow_mL_min, minutes } = asked.bath
+  const spells = flow_mL_min === undefined ? 'baths' : `spells of ${formatSpan(minutes)} in running water`
   const worsened = crumbs.some((crumb, index) => crumb.score > (crumbs[index - 1]?.score ?? 10) + 1)
   return (
     <section className="leach-forecast" aria-label="How many baths more">
       <p className="forecast-says">
-        Enough after <strong>{beyond(p50)}</strong> baths, most likely
+        Enough after <strong>{beyond(p50)}</strong> {spells}, most likely
         <span className="soft">
           {' '}
           ({beyond(p10)} to {beyond(p90)} in eight lots of ten; {done} {done === 1 ? 'is' : 'are'} done)

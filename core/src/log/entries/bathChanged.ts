@@ -7,8 +7,8 @@ export interface BathChanged extends EntryBase {
   readonly lot: LotId
   readonly protocol: string
   readonly step: number
-  /** null: poured off for good. */
-  readonly fresh: { readonly water_mL: number; readonly temp_C: number | null } | null
+  /** null: poured off for good. Of running water what stands in the basin, and how fast it runs where that was timed. */
+  readonly fresh: { readonly water_mL: number; readonly temp_C: number | null; readonly flow_mL_min?: number } | null
 }
 
 export const bathChanged: EntryDef<BathChanged, LotState> = {
