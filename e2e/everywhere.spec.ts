@@ -32,7 +32,10 @@ const SCREENS = [
 
 async function seriousFaults(page: Page): Promise<string[]> {
   // There are no frames to look into, so it need not open a page of its own to gather what it found.
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).analyze()
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ resultTypes: ['violations'] })
+    .analyze()
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => String(target)).join(' ')}`)

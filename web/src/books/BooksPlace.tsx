@@ -193,9 +193,7 @@ function Safety() {
         </div>
       </dl>
       {unsaved && book.id !== DEMO_BOOK && (
-        <p className="caution">
-          What is in your browser is only in your browser. Save the book to a file today.
-        </p>
+        <p className="caution">What is in your browser is only in your browser. Save the book to a file today.</p>
       )}
       <div className="acts">
         {room?.kept !== true && (
