@@ -44,14 +44,17 @@ function median(work: () => unknown, rounds = ROUNDS): number {
   return times[Math.floor(rounds / 2)] ?? 0
 }
 
+function there<Value>(value: Value | undefined): Value {
+  if (value === undefined) throw new RangeError('bench: the demonstration lacks what is measured')
+  return value
+}
+
 const large = manyYears()
 const log = foldLog(large)
 const context = { book: log.state, catalogue: CATALOGUE, now: DEMO_OPENS_AT }
-const lot = log.state.lots.get('27-004')
-const [tell] = demo.filter(({ type }) => type === 'tell-seen')
-const [met] = demo.filter(({ type }) => type === 'plant-met')
-if (lot === undefined || tell === undefined || met === undefined)
-  throw new RangeError('bench: expected lots in the demonstration')
+const lot = there(log.state.lots.get('27-004'))
+const tell = there(demo.find(({ type }) => type === 'tell-seen'))
+const met = there(demo.find(({ type }) => type === 'plant-met'))
 const strike = (entry: Entry): Struck =>
   ({ ...entry, id: 'strike', type: 'struck', entry: entry.id, why: 'x' }) as Struck
 const old = '2025-04-13T08:00:00.000Z'
@@ -117,63 +120,22 @@ const seasonAsked: SeasonInput = {
 /** The reference of every figure: one pass over as many entries, sorting them as the log does. */
 const referenceNow = () =>
   median(() => large.toSorted((a, b) => (a.at < b.at ? -1 : 1)).filter(({ type }) => type === 'weighed-in').length)
-const reference = referenceNow()
-const rows: readonly (readonly [string, number, string])[] = [
-  [`fold ${large.length} entries from scratch`, median(() => foldLog(large), 3), 'cold start < 2,000 ms'],
-  ['read them from stored blocks of text', median(() => JSON.parse(JSON.stringify(large)) as unknown, 3), ''],
-  ['add one entry to them', median(add([{ ...tell, id: 'new' }])), '< 50 ms'],
-  ['add one dated back, of a lot', median(add([{ ...tell, id: 'new', at: old }])), '< 100 ms'],
-  ['add one dated back, of the household', median(add([{ ...met, id: 'new', at: old }])), '< 100 ms'],
-  ['strike one out', median(add([strike(eaten)])), '< 100 ms'],
-  ['show what a strike-out would change', median(() => amendPreview(log, strike(eaten), context), 3), ''],
-  ['merge 10,000', median(add(more), 3), '< 2,000 ms'],
-  ['judge the eight gates of a lot', median(() => gateViews(lot, { ...context })), ''],
-  [`due list over ${log.state.lots.size} lots`, median(() => dueList({ ...context }), 3), ''],
-  [
-    'plan 840 g for the freezer',
-    median(() =>
-      plan({ taxon: 'Urtica dioica', part: 'leaf', stage: 'young', mass_g: 840, goal: 'freeze' }, CATALOGUE),
-    ),
-    '',
-  ],
-  [
-    'clear a plant over the catalogue',
-    median(() => clear({ taxon: 'Urtica dioica', observed: {} }, CATALOGUE)),
-    '< 20 ms',
-  ],
-  ['season, 100 plants × 20 patches × 10 years', median(() => season(seasonAsked), 5), '< 200 ms'],
-  [
-    'a stand over thirty years, its safe take too',
-    median(() => projectStand(SLOW_BULB, 0.05, (stand += 1)), 5),
-    '< 50 ms',
-  ],
-  ['forecast from two tastes, twelve baths', median(() => tasteForecast(TASTED), 5), '< 100 ms'],
-  ['the taste worth most among the next five', median(() => tasteNext(TASTED, 2), 5), ''],
-  ['a timetable of twelve loads, two hands, proved', median(() => schedule(EVENING), 3), ''],
-  [
-    'leach, twelve baths',
-    median(() =>
-      leach({
-        pieces: { shape: 'sphere', size_mm: 6 },
-        heldLiquid_mL: 400,
-        diffusivity25_m2_s: 3e-10,
-        activation_kJ_mol: 25,
-        baths: Array.from({ length: 12 }, () => ({ water_mL: 2000, minutes: 480, temp_C: 10, flow_mL_min: 1 })),
-      }),
-    ),
-    '< 30 ms',
-  ],
-]
-console.log(`reference: one sorted pass over ${large.length} entries, ${reference.toFixed(2)} ms`)
-for (const [name, time, target] of rows)
-  console.log(
-    `${name.padEnd(44)} ${time.toFixed(2).padStart(9)} ms  ${(time / reference).toFixed(2).padStart(8)} × reference  ${target}`,
-  )
-firstView()
-benchTells()
-benchCalibration()
-benchOptimise()
-await benchBrowser(large, referenceNow)
+/** `npm run bench` prints all; `npm run bench -- tells browser` those parts alone. */
+const PARTS: Readonly<Record<string, () => void | Promise<void>>> = {
+  core: printRows,
+  script: firstView,
+  tells: benchTells,
+  calibration: benchCalibration,
+  optimise: benchOptimise,
+  browser: () => benchBrowser(large, referenceNow),
+}
+const wanted = process.argv.slice(2)
+const unknown = wanted.filter((part) => PARTS[part] === undefined)
+if (unknown.length > 0) {
+  console.error(`bench: there is no part called ${unknown.join(', ')}; the parts are ${Object.keys(PARTS).join(', ')}.`)
+  process.exit(2)
+}
+for (const [part, print] of Object.entries(PARTS)) if (wanted.length === 0 || wanted.includes(part)) await print()
 
 /** Compressed script that the first view loads: the page's own script and what it imports at once. */
 function firstView(): void {
@@ -186,4 +148,59 @@ function firstView(): void {
   console.log(
     `first view: ${size(first).toFixed(0)} kB of compressed script (target < 400 kB); all of it ${size(basket.map((file) => `assets/${file}`)).toFixed(0)} kB`,
   )
+}
+
+function printRows(): void {
+  const reference = referenceNow()
+  const rows: readonly (readonly [string, number, string])[] = [
+    [`fold ${large.length} entries from scratch`, median(() => foldLog(large), 3), 'cold start < 2,000 ms'],
+    ['read them from stored blocks of text', median(() => JSON.parse(JSON.stringify(large)) as unknown, 3), ''],
+    ['add one entry to them', median(add([{ ...tell, id: 'new' }])), '< 50 ms'],
+    ['add one dated back, of a lot', median(add([{ ...tell, id: 'new', at: old }])), '< 100 ms'],
+    ['add one dated back, of the household', median(add([{ ...met, id: 'new', at: old }])), '< 100 ms'],
+    ['strike one out', median(add([strike(eaten)])), '< 100 ms'],
+    ['show what a strike-out would change', median(() => amendPreview(log, strike(eaten), context), 3), ''],
+    ['merge 10,000', median(add(more), 3), '< 2,000 ms'],
+    ['judge the eight gates of a lot', median(() => gateViews(lot, { ...context })), ''],
+    [`due list over ${log.state.lots.size} lots`, median(() => dueList({ ...context }), 3), ''],
+    [
+      'plan 840 g for the freezer',
+      median(() =>
+        plan({ taxon: 'Urtica dioica', part: 'leaf', stage: 'young', mass_g: 840, goal: 'freeze' }, CATALOGUE),
+      ),
+      '',
+    ],
+    [
+      'clear a plant over the catalogue',
+      median(() => clear({ taxon: 'Urtica dioica', observed: {} }, CATALOGUE)),
+      '< 20 ms',
+    ],
+    ['season, 100 plants × 20 patches × 10 years', median(() => season(seasonAsked), 5), '< 200 ms'],
+    [
+      'a stand over thirty years, its safe take too',
+      median(() => projectStand(SLOW_BULB, 0.05, (stand += 1)), 5),
+      '< 50 ms',
+    ],
+    ['forecast from two tastes, twelve baths', median(() => tasteForecast(TASTED), 5), '< 100 ms'],
+    ['the taste worth most among the next five', median(() => tasteNext(TASTED, 2), 5), ''],
+    ['a timetable of twelve loads, two hands, proved', median(() => schedule(EVENING), 3), ''],
+    [
+      'leach, twelve baths',
+      median(() =>
+        leach({
+          pieces: { shape: 'sphere', size_mm: 6 },
+          heldLiquid_mL: 400,
+          diffusivity25_m2_s: 3e-10,
+          activation_kJ_mol: 25,
+          baths: Array.from({ length: 12 }, () => ({ water_mL: 2000, minutes: 480, temp_C: 10, flow_mL_min: 1 })),
+        }),
+      ),
+      '< 30 ms',
+    ],
+  ]
+  console.log(`reference: one sorted pass over ${large.length} entries, ${reference.toFixed(2)} ms`)
+  for (const [name, time, target] of rows)
+    console.log(
+      `${name.padEnd(44)} ${time.toFixed(2).padStart(9)} ms  ${(time / reference).toFixed(2).padStart(8)} × reference  ${target}`,
+    )
 }
