@@ -175,12 +175,17 @@ function futuresOf(table: LifeTable, seed: number): Futures {
   if (known !== undefined) return known
   const futures = madeUp(table, seed)
   const shares = stableShares(table)
+  // More taken never leaves more: what a future bore, or did not, settles it for every smaller or greater take.
+  const bears = new Float64Array(FUTURES).fill(-1)
+  const breaks = new Float64Array(FUTURES).fill(2)
   const safe = bisect((take) => {
     const stand = grownStand(table, take, shares)
     let lost = 0
     // Nine of ten must be kept: once a tenth is lost the rest need not be followed.
     for (let future = 0; future < FUTURES; future += 1) {
-      if (stand(futures, future) < 1) lost += 1
+      if (take > (bears[future] ?? 0) && take < (breaks[future] ?? 0))
+        (stand(futures, future) < 1 ? breaks : bears)[future] = take
+      if (take >= (breaks[future] ?? 0)) lost += 1
       if (lost > (1 - CONFIDENCE) * FUTURES) return false
     }
     return true
@@ -217,26 +222,37 @@ function madeUp(table: LifeTable, seed: number): YearFactors {
 /** A stand of which so much is taken, gone through one future after another: what is left of its grown plants in the end, and year by year where that is asked. */
 function grownStand({ rates, taken }: LifeTable, take: number, from: readonly number[]) {
   const size = rates.length
-  const flat = Float64Array.from(rates.flat())
+  const seeds = Float64Array.from(rates[0] ?? [])
   const kept = Float64Array.from(rates, (_, stage) => (taken.includes(stage) ? 1 - take : 1))
+  // Most plants of a stage stay in it or pass to the next: only what is not nothing is gone through, a thousand times a year.
+  const passed = rates.flatMap((row, to) =>
+    to === 0 ? [] : row.flatMap((rate, stage) => (rate === 0 ? [] : [{ to, stage, rate }])),
+  )
+  const into = Uint8Array.from(passed, ({ to }) => to)
+  const outOf = Uint8Array.from(passed, ({ stage }) => stage)
+  const rate = Float64Array.from(passed, (each) => each.rate)
   const begin = Float64Array.from(from)
   const start = grownIn(begin)
   const plants = new Float64Array(size)
-  const next = new Float64Array(size)
+  const live = new Float64Array(size)
   return (futures: YearFactors, future: number, seen?: Float64Array): number => {
     plants.set(begin)
     let at = future * YEARS * (size + 1)
     if (seen !== undefined) seen[0] = 1
     for (let year = 1; year <= YEARS; year += 1) {
-      next.fill(0)
+      let seedlings = 0
       for (let stage = 0; stage < size; stage += 1) {
         const there = (plants[stage] ?? 0) * (kept[stage] ?? 0)
         // Seeds have good and bad years of their own.
-        next[0] = (next[0] ?? 0) + there * (flat[stage] ?? 0) * (futures[at] ?? 0)
-        const live = there * (futures[at + 1 + stage] ?? 0)
-        for (let to = 1; to < size; to += 1) next[to] = (next[to] ?? 0) + live * (flat[to * size + stage] ?? 0)
+        seedlings += there * (seeds[stage] ?? 0) * (futures[at] ?? 0)
+        live[stage] = there * (futures[at + 1 + stage] ?? 0)
+        plants[stage] = 0
       }
-      plants.set(next)
+      plants[0] = seedlings
+      for (let each = 0; each < rate.length; each += 1) {
+        const to = into[each] ?? 0
+        plants[to] = (plants[to] ?? 0) + (live[outOf[each] ?? 0] ?? 0) * (rate[each] ?? 0)
+      }
       at += size + 1
       if (seen !== undefined) seen[year] = grownIn(plants) / start
     }

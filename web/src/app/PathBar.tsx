@@ -3,6 +3,7 @@ import { Fragment, useEffect, useRef } from 'react'
 import { NavLink, useLocation } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { PLACES } from './places'
+import { useIsPhone } from './useWidth'
 
 /** The name, the path of places in the order of the work, and the kitchen one stands in. */
 export function PathBar() {
@@ -11,10 +12,11 @@ export function PathBar() {
   const { pathname } = useLocation()
   const open = useBook(({ book: current }) => current)
   const path = useRef<HTMLElement>(null)
+  const phone = useIsPhone()
   useEffect(() => {
     // On a phone the path is wider than the screen: the place one stands in is to be seen on it.
-    path.current?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
-  }, [pathname, ready])
+    if (phone) path.current?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [pathname, ready, phone])
   const kitchen = ready ? kitchenAt(book.house, now) : undefined
   return (
     <header className="path-bar">

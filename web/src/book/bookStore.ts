@@ -401,6 +401,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   wildlifeOn: 'The number with wildlife',
   containers: 'The number of containers',
   water_mL: 'The water',
+  flow_mL_min: 'How fast it runs',
   value: 'The reading',
   latitude_deg: 'The latitude',
   efficiency: 'The share of the heat',

@@ -45,9 +45,15 @@ export function WhoSaysWhich({ of }: { of: readonly SchoolEvidence[] }) {
           <WhoSaysSo evidence={evidence} />
         </section>
       ))}
-      <p className="caution">
-        Years without harm do not move a limit against poison: your own lots may make you stricter, never laxer.
-      </p>
+      <NeverLaxer />
     </details>
+  )
+}
+
+export function NeverLaxer() {
+  return (
+    <p className="caution">
+      Years without harm do not move a limit against poison: your own lots may make you stricter, never laxer.
+    </p>
   )
 }

@@ -31,7 +31,7 @@ import { PlantSketch } from '../drawing/plant/sketch'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { StandReason } from '../take/StandReason'
 import { NotThere } from '../controls/NotThere'
-import { WhoSaysSo } from '../controls/WhoSaysSo'
+import { NeverLaxer, WhoSaysSo } from '../controls/WhoSaysSo'
 
 const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
   'raw-ok': 'raw or cooked',
@@ -323,6 +323,7 @@ function UseCard({
               evidence={evidence.find(({ school }) => school === protocol.name)}
             />
           ))}
+          {evidence.length > 0 && <NeverLaxer />}
         </div>
       </div>
     </section>
