@@ -55,7 +55,7 @@ const opened = (summary: string, told: string) => async (page: Page) => {
   await page.getByText(summary, { exact: true }).click()
   const region = page.getByRole('region', { name: told })
   await region.waitFor({ timeout: 60_000 })
-  await region.getByText(/^Reckoning/).waitFor({ state: 'detached', timeout: 60_000 })
+  await region.getByRole('img').or(region.getByRole('listitem')).first().waitFor({ timeout: 60_000 })
   await page.waitForTimeout(1500)
   await region.evaluate((section) => section.scrollIntoView())
   await page.evaluate(() => window.scrollBy(0, -60))
