@@ -70,6 +70,8 @@ for (const viewport of [
     for (const tab of ['Plan', 'Story', 'Note something else']) {
       await follow(page, '/lot/27-004')
       await page.getByRole('tab', { name: tab }).click()
+      if (tab === 'Plan')
+        await expect(page.getByRole('region', { name: 'What water and heat take' })).toContainText('Vitamin C')
       expect(await seriousFaults(page), tab).toEqual([])
     }
   })

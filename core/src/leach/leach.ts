@@ -36,7 +36,12 @@ export interface Bath {
 
 export interface LeachInput {
   /** Slab: full thickness, both faces wet; else the diameter. */
-  readonly pieces: { readonly shape: Shape; readonly size_mm: number }
+  readonly pieces: {
+    readonly shape: Shape
+    readonly size_mm: number
+    /** A skin, told as how thick a layer of the flesh itself would hold back as much; absent: none. */
+    readonly skinAs_mm?: number
+  }
   /** Liquid held inside all the pieces together, where the solute is. */
   readonly heldLiquid_mL: number
   readonly diffusivity25_m2_s: number
@@ -56,8 +61,8 @@ export interface LeachAnswer {
  * Diffusion in a slab, long cylinder or sphere into a well-stirred bath that starts clean; the surface is at the bath's
  * concentration; the profile inside is carried from bath to bath. ∂c/∂Fo = ξ^(1−ν) ∂/∂ξ(ξ^(ν−1) ∂c/∂ξ);
  * α db/dFo = −ν ∂c/∂ξ|₁ − κ b, with α = water / held liquid and κ = (flow / held liquid) a²/D. Finite volumes graded to the
- * surface, TR-BDF2 in time: within 0.001 of the exact series (Crank 1975); followed quickly, within 0.003. For taste; it says
- * nothing about a poison.
+ * surface, TR-BDF2 in time: within 0.001 of the exact series (Crank 1975); followed quickly, within 0.003. A skin stands between
+ * surface and bath as a resistance of its own, Biot number a/skin. For taste; it says nothing about a poison.
  *
  * @throws RangeError when a size, a volume or a diffusivity is not above 0: the edge should have refused it.
  * @example leach({ pieces: { shape: 'slab', size_mm: 4 }, heldLiquid_mL: 300, diffusivity25_m2_s: 3e-10, activation_kJ_mol: 25, baths: [{ water_mL: 2000, minutes: 720, temp_C: 12 }] }).residual[0] // 0.133, rounded
@@ -67,7 +72,7 @@ export function leach(input: LeachInput, follow: keyof typeof FINENESS = 'exact'
   if (!(pieces.size_mm > 0 && heldLiquid_mL > 0 && input.diffusivity25_m2_s > 0))
     throw new RangeError('leach: expected size_mm, heldLiquid_mL and diffusivity25_m2_s above 0')
   const fineness = FINENESS[follow]
-  const mesh = makeMesh(DIMENSIONS[pieces.shape], fineness)
+  const mesh = makeMesh(DIMENSIONS[pieces.shape], fineness, (2 * (pieces.skinAs_mm ?? 0)) / pieces.size_mm)
   const half_m = (pieces.size_mm * mm) / 2
   let profile: readonly number[] = mesh.weights.map(() => 1)
   const residual: number[] = []
@@ -104,8 +109,8 @@ interface Mesh {
   readonly faces: readonly number[]
 }
 
-/** Cells that grow geometrically inwards from a very fine one at the surface. */
-function makeMesh(dimensions: 1 | 2 | 3, { cells, surfaceCell }: Fineness): Mesh {
+/** Cells that grow geometrically inwards from a very fine one at the surface; outside of it the skin, in half-thicknesses of flesh. */
+function makeMesh(dimensions: 1 | 2 | 3, { cells, surfaceCell }: Fineness, skin: number): Mesh {
   const growth = geometricGrowth(cells, surfaceCell)
   const edges = [1]
   for (let cell = 0, width = surfaceCell; cell < cells; cell++, width *= growth) edges.push((edges.at(-1) ?? 0) - width)
@@ -117,7 +122,7 @@ function makeMesh(dimensions: 1 | 2 | 3, { cells, surfaceCell }: Fineness): Mesh
     weights: middles.map((_, index) => (edges[index + 1] ?? 0) ** dimensions - (edges[index] ?? 0) ** dimensions),
     faces: middles.map((middle, index) => {
       const edge = edges[index + 1] ?? 1
-      return area(edge) / ((middles[index + 1] ?? 1) - middle)
+      return area(edge) / ((middles[index + 1] ?? 1 + skin) - middle)
     }),
   }
 }

@@ -178,7 +178,7 @@ function doubles(taxon: Taxon): readonly PlanReason[] {
     .filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
     .map(({ scientificName, severity, tells }) => ({
       about: 'identity',
-      text: `${scientificName} (${severity}) is mistaken for it: ${tells.join('; ')}.`,
+      text: `${scientificName} (${severity}) is mistaken for it: ${tells.map((tell) => tell.replace(/\.$/, '')).join('; ')}.`,
     }))
 }
 

@@ -224,7 +224,7 @@ const PLANT = {
   synonyms: ['Ficta vetus'],
   commonNames: { en: ['made-up root'], de: [], fr: [] },
   lookalikes: [
-    { scientificName: 'Falsa mors', severity: 'deadly', why: '', tells: ['purple spots', 'a smell of mice'] },
+    { scientificName: 'Falsa mors', severity: 'deadly', why: '', tells: ['purple spots.', 'a smell of mice'] },
     { scientificName: 'Falsa mala', severity: 'toxic', why: '', tells: ['milk'] },
     { scientificName: 'Falsa bona', severity: 'irritant', why: '', tells: ['hairs'] },
   ],

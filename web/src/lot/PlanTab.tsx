@@ -1,10 +1,13 @@
-import { lotPlan, plainWords, type JudgeContext, type LotState } from '@ellop/core'
-import { StepFigures } from './ThenCard'
+import { lotPlan, lotUse, plainWords, type JudgeContext, type LotState } from '@ellop/core'
+import { PlanLosses } from './PlanLosses'
+import { figuresOf, StepFigures } from './ThenCard'
 
 /** The whole plan: every step with its figures, limit and sign; why; and what the other schools would do. */
 export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const plan = lotPlan(lot, context)
   if (plan === undefined) return <p>There is nothing left of it to plan for.</p>
+  const use = lotUse(lot, context.catalogue)
+  const loads = plan.steps.find((step) => step.loads !== undefined)?.loads
   return (
     <div className="plan-tab">
       <div>
@@ -22,7 +25,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
                 <StepFigures step={step} />
               </p>
               {step.limit !== undefined && <p className="run-limit">Limit: {step.limit}.</p>}
-              {step.check !== undefined && <p>Look for: {step.check}.</p>}
+              {step.check !== undefined && figuresOf(step).length > 0 && <p>Look for: {step.check}.</p>}
             </li>
           ))}
         </ol>
@@ -48,6 +51,13 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
             </li>
           ))}
         </ul>
+        {use !== undefined && (
+          <PlanLosses
+            use={use}
+            mass_g={loads === undefined ? lot.mass_g : loads.count * loads.load_g}
+            steps={plan.steps}
+          />
+        )}
         <p className="caution">
           Estimates are for planning. A doctor or poison centre outranks this for anyone with an illness, in pregnancy
           and for infants.

@@ -52,9 +52,10 @@ export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContex
 }
 
 /** The figures of a planned step, each kept together with its unit; its sign where it has none. */
-export function StepFigures({ step }: { step: PlannedStep }) {
+/** The figures of a step; none where only its sign says what it is. */
+export function figuresOf(step: PlannedStep): readonly string[] {
   const { loads } = step
-  const parts = [
+  return [
     ...(loads === undefined ? [] : [`${loads.count} × ${formatMass(loads.load_g)}`]),
     ...(step.minutes === undefined ? [] : [formatSpan(step.minutes)]),
     ...(step.temp_C === undefined ? [] : [formatTemp(step.temp_C)]),
@@ -62,6 +63,10 @@ export function StepFigures({ step }: { step: PlannedStep }) {
     ...(step.ice_g === undefined ? [] : [`${formatMass(step.ice_g)} ice`]),
     ...(loads === undefined ? [] : [`${formatSpan(loads.toBoil_min)} to the boil`]),
   ]
+}
+
+export function StepFigures({ step }: { step: PlannedStep }) {
+  const parts = figuresOf(step)
   if (parts.length === 0) return <span>{step.check}</span>
   return (
     <span className="step-figures">

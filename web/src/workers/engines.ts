@@ -5,6 +5,7 @@ import {
   leach,
   learnedPrior,
   optimiseLeach,
+  planLosses,
   readBookFile,
   rehearse,
   standInCrumb,
@@ -30,6 +31,7 @@ interface RehearsalQuestion {
 export const ENGINES = {
   leach,
   optimiseLeach,
+  planLosses,
   readBookFile,
   standInCrumb,
   /** With the catalogue behind it, which the other engines do without. */

@@ -1,0 +1,65 @@
+import { withCapital, type Loss, type PlannedStep, type Use } from '@ellop/core'
+import { useMemo } from 'react'
+import type { Engines } from '../workers/engines'
+import { useEngine } from '../workers/useEngine'
+
+const percent = (share: number) => Math.round(100 * share)
+
+/** What the waters and the heat of a plan take out of the food: what one would be rid of, and what one would keep. */
+export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; steps: readonly PlannedStep[] }) {
+  // A plan is made anew every minute and mostly says the same.
+  const key = JSON.stringify({ use, mass_g, steps })
+  const question = useMemo(() => JSON.parse(key) as Parameters<Engines['planLosses']>[0], [key])
+  const told = useEngine('planLosses', question)
+  if (told === undefined) return null
+  if (told === 'failed') return <p className="refusal">What water and heat take could not be reckoned.</p>
+  const { losses, starch, waterMayBeKept } = told
+  if (losses.length === 0 && starch === undefined) return null
+  return (
+    <section className="plan-losses" aria-label="What water and heat take">
+      <h3>What water and heat take</h3>
+      <table>
+        <tbody>
+          {losses.map((loss) => (
+            <tr key={loss.what} className={loss.unwanted ? 'rid' : undefined}>
+              <th scope="row">{withCapital(loss.what)}</th>
+              <td>
+                <KeptBar loss={loss} />
+              </td>
+              <td>{lossWords(loss)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {starch !== undefined && (
+        <p>
+          {starch === 'cooked'
+            ? 'Its starch is cooked: it no longer binds or thickens.'
+            : 'Its starch stays uncooked: it binds and thickens.'}
+        </p>
+      )}
+      {waterMayBeKept && <p>The water may be kept: what left the food is in it.</p>}
+      <p className="caution">
+        For planning, in usual pieces, turned now and then. It answers no hazard: boiled once is still not free for a
+        kidney that must be careful.
+      </p>
+    </section>
+  )
+}
+
+function lossWords({ unwanted, kept: { low, usual, high } }: Loss): string {
+  return unwanted
+    ? `${percent(1 - usual)} % goes (${percent(1 - high)} to ${percent(1 - low)} %)`
+    : `${percent(usual)} % stays (${percent(low)} to ${percent(high)} %)`
+}
+
+/** How much stays, as a bar with its range. */
+function KeptBar({ loss: { kept } }: { loss: Loss }) {
+  return (
+    <svg viewBox="0 0 100 14" className="kept-bar" preserveAspectRatio="none" aria-hidden="true">
+      <rect className="whole" x="0" y="3" width="100" height="8" rx="2" />
+      <rect className="kept" x="0" y="3" width={100 * kept.usual} height="8" rx="2" />
+      <rect className="between" x={100 * kept.low} y="6" width={Math.max(1, 100 * (kept.high - kept.low))} height="2" />
+    </svg>
+  )
+}
