@@ -27,6 +27,10 @@ export interface PlanLosses {
   readonly starch: 'cooked' | 'binds' | undefined
   /** Some of the water may be kept and drunk: what left the food is in it. */
   readonly waterMayBeKept: boolean
+  /** The thinnest way through the pieces that this was reckoned for. */
+  readonly pieces_mm: number
+  /** Whether the cook decides it with a knife. */
+  readonly cut: boolean
 }
 
 interface Pieces {
@@ -153,6 +157,8 @@ export function planLosses({ use, mass_g, steps }: PlanLossesInput): PlanLosses 
         : 'binds'
       : undefined,
     waterMayBeKept: waters.some(({ water }) => water === 'may-keep'),
+    pieces_mm: pieces.size_mm,
+    cut: pieces === CUT.pieces,
   }
 }
 

@@ -13,7 +13,7 @@ export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; s
   const told = useEngine('planLosses', question)
   if (told === undefined) return null
   if (told === 'failed') return <p className="refusal">What water and heat take could not be reckoned.</p>
-  const { losses, starch, waterMayBeKept } = told
+  const { losses, starch, waterMayBeKept, pieces_mm, cut } = told
   if (losses.length === 0 && starch === undefined) return null
   return (
     <section className="plan-losses" aria-label="What water and heat take">
@@ -40,8 +40,9 @@ export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; s
       )}
       {waterMayBeKept && <p>The water may be kept: what left the food is in it.</p>}
       <p className="caution">
-        For planning, in usual pieces, turned now and then. It answers no hazard: boiled once is still not free for a
-        kidney that must be careful.
+        For planning, in pieces {pieces_mm} mm thick, turned now and then
+        {cut && ': cut half as thick it goes four times as fast'}. It answers no hazard: boiled once is still not free
+        for a kidney that must be careful.
       </p>
     </section>
   )

@@ -1,4 +1,13 @@
-import { lotPlan, lotUse, plainWords, type JudgeContext, type LotState } from '@ellop/core'
+import {
+  formatList,
+  formatSpan,
+  lotPlan,
+  lotUse,
+  plainWords,
+  planWork,
+  type JudgeContext,
+  type LotState,
+} from '@ellop/core'
 import { PlanLosses } from './PlanLosses'
 import { figuresOf, StepFigures } from './ThenCard'
 
@@ -8,10 +17,19 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
   if (plan === undefined) return <p>There is nothing left of it to plan for.</p>
   const use = lotUse(lot, context.catalogue)
   const loads = plan.steps.find((step) => step.loads !== undefined)?.loads
+  const mass_g = loads === undefined ? lot.mass_g : loads.count * loads.load_g
+  const work = planWork(mass_g, plan.steps)
   return (
     <div className="plan-tab">
       <div>
         <h3>{plan.way === undefined ? 'No way' : plan.way}</h3>
+        {plan.steps.length > 0 && (
+          <p className="plan-work">
+            Hands about <strong>{formatSpan(Math.round(work.hands_min.usual))}</strong> (
+            {formatSpan(Math.round(work.hands_min.low))} to {formatSpan(Math.round(work.hands_min.high))}), waiting{' '}
+            <strong>{formatSpan(Math.round(work.waiting_min))}</strong>. To have ready: {formatList(work.tools)}.
+          </p>
+        )}
         <ol className="plan-steps">
           {plan.steps.map((step, index) => (
             <li key={`${step.op}${index}`} className={step.critical ? 'critical' : ''}>
@@ -51,13 +69,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
             </li>
           ))}
         </ul>
-        {use !== undefined && (
-          <PlanLosses
-            use={use}
-            mass_g={loads === undefined ? lot.mass_g : loads.count * loads.load_g}
-            steps={plan.steps}
-          />
-        )}
+        {use !== undefined && <PlanLosses use={use} mass_g={mass_g} steps={plan.steps} />}
         <p className="caution">
           Estimates are for planning. A doctor or poison centre outranks this for anyone with an illness, in pregnancy
           and for infants.
