@@ -185,6 +185,49 @@ test('a database that the browser throws away after a crash is brought back whol
   }
 })
 
+test('what a browser loses of the end of its database is back before the book is shown', async () => {
+  test.setTimeout(120_000)
+  const profile = mkdtempSync(join(tmpdir(), 'ellop-tail-'))
+  try {
+    const first = (await start(profile)).page
+    await startOwn(first, 'Loft kitchen', 'Una')
+    await first.goto('/books')
+    for (const name of ['Vesna', 'Rana', 'Iven']) {
+      await first.getByLabel('Somebody else').fill(name)
+      await first.getByRole('button', { name: 'Add them' }).click()
+      await expect(first.locator('.books')).toContainText(name)
+    }
+    // As after a record that was torn in the middle: what was written behind it is not there.
+    await first.evaluate(async () => {
+      const [found] = (await indexedDB.databases()).filter(({ name }) => name?.startsWith('ellop-own') === true)
+      const db = await new Promise<IDBDatabase>((resolve) => {
+        const asked = indexedDB.open(found?.name ?? '')
+        asked.onsuccess = () => resolve(asked.result)
+      })
+      const store = db.transaction('entries', 'readwrite', { durability: 'strict' }).objectStore('entries')
+      const keys = await new Promise<IDBValidKey[]>((resolve) => {
+        const asked = store.getAllKeys()
+        asked.onsuccess = () => resolve(asked.result)
+      })
+      for (const key of keys.slice(-2)) store.delete(key)
+      await new Promise((resolve) => store.transaction.addEventListener('complete', resolve))
+      db.close()
+    })
+    killBrowser(profile)
+    const { page, context } = await start(profile)
+    await page.goto('/notebook')
+    await expect(page.locator('.place-head p').first()).toContainText('5 entries', { timeout: 5000 })
+    await expect(page.locator('.offline-bar')).toContainText('had lost 2 entries')
+    await page.reload()
+    await expect(page.locator('.place-head p').first()).toContainText('5 entries')
+    await expect(page.locator('.offline-bar')).toHaveCount(0)
+    await context.close()
+  } finally {
+    killBrowser(profile)
+    rmSync(profile, { recursive: true, force: true })
+  }
+})
+
 /** Leaves the head of a record at the end of the database's log and nothing behind it, as a browser does that is killed between the two. */
 function tearLog(profile: string): void {
   const folder = join(profile, 'Default', 'IndexedDB', 'http_localhost_4191.indexeddb.leveldb')

@@ -91,6 +91,7 @@ export function openStorage({ id: book, kind }: BookRow): BookStorage {
   return {
     putBack,
     async load() {
+      const lastKept = copy?.lastId()
       const { blocks, loose, meta } = await readRows(db, book)
       const value = (key: MetaRow['key']) => meta.find((row) => row.key === key)?.value
       const looseVersion = (value('entryVersion') as number | undefined) ?? 1
@@ -100,8 +101,10 @@ export function openStorage({ id: book, kind }: BookRow): BookStorage {
       for (const entry of looseNow) entries.push(entry)
       if (looseVersion !== ENTRY_VERSION) await storeUpgraded(db, looseNow)
       const seeded = value('seeded') === true
-      // A browser that was killed as it wrote may throw its whole database away at the start after the next.
-      const back = seeded || copy === undefined ? [] : await copy.read()
+      // A browser that was killed as it wrote may throw its whole database away at the start after the next, or what it wrote last.
+      const last = await lastKept
+      const isWhole = seeded && (last === undefined || entries.some(({ id }) => id === last))
+      const back = isWhole || copy === undefined ? [] : await beyond(db, entries, await copy.read())
       const broughtBack = back.length === 0 ? [] : await putBack(back)
       return {
         entries: [...entries, ...broughtBack],
@@ -200,6 +203,15 @@ function sameKeys<Key extends string>(
   field: Key,
 ): boolean {
   return rows.length === keys.length && rows.every((row, index) => row[field] === keys[index])
+}
+
+/** What the second copy has beyond what was read; another tab may have stored something between the two readings. */
+async function beyond(db: BookDb, read: readonly Entry[], kept: readonly Batch[]): Promise<readonly Batch[]> {
+  const stored = new Set<string>([...read.map(({ id }) => id), ...(await db.entries.toCollection().primaryKeys())])
+  return kept.flatMap(({ version, entries }) => {
+    const gone = entries.filter(({ id }) => !stored.has(id))
+    return gone.length === 0 ? [] : [{ version, entries: gone }]
+  })
 }
 
 /** Throws away a book's store whole. */

@@ -50,6 +50,15 @@ export async function readLines(file: string): Promise<readonly unknown[]> {
   })
 }
 
+/** The end of a file as text; undefined where there is none. It may begin in the middle of a line. */
+export async function readEnd(file: string, bytes: number): Promise<string | undefined> {
+  return alone(file, async () => {
+    const handle = await (await folderThereIs())?.getFileHandle(file).catch(() => undefined)
+    const all = await handle?.getFile()
+    return all?.slice(Math.max(0, all.size - bytes)).text()
+  })
+}
+
 /** Throws a file away; nothing happens where there is none. */
 export async function dropLines(file: string): Promise<void> {
   await alone(file, async () => {

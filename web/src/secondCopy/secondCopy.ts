@@ -2,10 +2,12 @@ import { ENTRY_VERSION, type BookLog, type Entry } from '@ellop/core'
 import { create } from 'zustand'
 import { askerOf } from '../workers/talk'
 import type { Batch, COPIES } from './copies'
-import { folderThereIs } from './lines'
+import { folderThereIs, readEnd } from './lines'
 
 /** So long what was noted waits for its second copy: it is in the store already, and the copy is caught up with later. */
 const WAIT_ms = 1500
+/** Enough of the end of a file to hold the last id in it. */
+const END_bytes = 16_384
 /** So many entries are caught up with at a time. */
 const CATCH_UP_ENTRIES = 5000
 
@@ -32,6 +34,8 @@ export interface CopyFile<Line> {
   readonly add: (line: Line) => Promise<void>
   /** Everything that was ever added, oldest first. */
   readonly read: () => Promise<readonly Line[]>
+  /** The id of what was added last, without reading all; undefined where nothing was, or it is not told in time. */
+  readonly lastId: () => Promise<string | undefined>
   readonly drop: () => Promise<void>
 }
 
@@ -49,6 +53,13 @@ export function copyFile<Line>(name: string): CopyFile<Line> {
       // Nothing is started in a browser that never kept anything.
       if (!canCopy() || (await folderThereIs().catch(() => undefined)) === undefined) return []
       return ((await ask('readLines', file).answer) ?? []) as readonly Line[]
+    },
+    async lastId() {
+      if (!canCopy()) return undefined
+      const end = await Promise.race([readEnd(file, END_bytes).catch(() => undefined), later()])
+      // What follows the last line's end was torn off as it was written, and never said to be kept.
+      const [line = ''] = typeof end === 'string' ? end.split('\n').slice(-2, -1) : []
+      return lastIdOf(line)
     },
     async drop() {
       if (canCopy()) await ask('dropLines', file).answer
@@ -73,6 +84,15 @@ export async function catchUp(book: string, entries: BookLog['entries']): Promis
   for (let from = 0; from < lacking.length; from += CATCH_UP_ENTRIES)
     await copyFile<Batch>(book).add(batchOf(lacking.slice(from, from + CATCH_UP_ENTRIES)))
   return compared.beyond
+}
+
+/** The last entry's id in a line; of one that is longer than was read the last id of anything, which at worst has all of it compared. */
+function lastIdOf(line: string): string | undefined {
+  try {
+    return (JSON.parse(line) as Batch).entries.at(-1)?.id
+  } catch {
+    return [...line.matchAll(/"id":"([^"]+)"/g)].at(-1)?.[1]
+  }
 }
 
 const fileOf = (name: string) => `${name}.lines`
