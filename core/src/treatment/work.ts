@@ -36,7 +36,7 @@ const KNIFE = 'a knife and a board'
 
 /** Planning values for one pair of practised hands; a slow pair takes twice as long, see {@link SPREAD}. */
 const ASKED: Readonly<Record<string, Asked>> = {
-  sort: { perKg_min: 12, tools: ['a light place, a scale'] },
+  sort: { perKg_min: 12, tools: ['a light place', 'a scale'] },
   trim: { perKg_min: 12, tools: [KNIFE] },
   'shake-out': { perKg_min: 2, tools: [] },
   wash: { perKg_min: 5, tools: [BOWL] },

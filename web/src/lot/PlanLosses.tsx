@@ -41,14 +41,18 @@ export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; s
       {waterMayBeKept && <p>The water may be kept: what left the food is in it.</p>}
       <p className="caution">
         For planning, in pieces {pieces_mm} mm thick, turned now and then
-        {cut && ': cut half as thick it goes four times as fast'}. It answers no hazard: boiled once is still not free
-        for a kidney that must be careful.
+        {cut && ': cut half as thick it goes four times as fast'}. It answers no hazard.
+        {losses.some(({ what }) => what === 'soluble oxalate') &&
+          ' Boiled once is still not free for a kidney that must be careful.'}
       </p>
     </section>
   )
 }
 
+const HARDLY_ANY = 0.01
+
 function lossWords({ unwanted, kept: { low, usual, high } }: Loss): string {
+  if (high < HARDLY_ANY) return unwanted ? 'nearly all goes' : 'hardly any stays'
   return unwanted
     ? `${percent(1 - usual)} % goes (${percent(1 - high)} to ${percent(1 - low)} %)`
     : `${percent(usual)} % stays (${percent(low)} to ${percent(high)} %)`

@@ -43,7 +43,9 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
                 <StepFigures step={step} />
               </p>
               {step.limit !== undefined && <p className="run-limit">Limit: {step.limit}.</p>}
-              {step.check !== undefined && figuresOf(step).length > 0 && <p>Look for: {step.check}.</p>}
+              {step.check !== undefined && figuresOf(step).length > 0 && (
+                <p>Look for: {step.check.replace(/\.$/, '')}.</p>
+              )}
             </li>
           ))}
         </ol>
