@@ -44,7 +44,8 @@ describe('several solutes at once', () => {
     ]
     expect(shut.usual).toBeCloseTo(open.usual, 2)
   })
-  it('are kept by boiled greens as measured (section 9), and a skin as of nothing is none', () => {
+  // Fitted, not foretold: the skin and these 8 minutes were chosen for it. At 6 vitamin C (62 %) and folate (72 %) lie above their ranges, at 10 potassium (35 %) below.
+  it('are kept by greens boiled 8 minutes within the ranges of section 9, to which the skin was fitted; and a skin as of nothing is none', () => {
     const between = (solute: Solute, low: number, high: number) => {
       const { usual } = kept(LEAVES, solute)
       expect(usual, solute).toBeGreaterThanOrEqual(low)
