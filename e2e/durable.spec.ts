@@ -58,6 +58,21 @@ async function countStored(page: Page): Promise<number> {
   })
 }
 
+/** Notes somebody else who eats. */
+async function eats(page: Page, name: string): Promise<void> {
+  await page.goto('/books')
+  await page.getByLabel('Somebody else').fill(name)
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await expect(page.locator('.books')).toContainText(name)
+}
+
+/** What was brought back stays, and is not told again. */
+async function isWholeFromNow(page: Page): Promise<void> {
+  await page.reload()
+  await expect(page.locator('.place-head p').first()).toContainText('5 entries')
+  await expect(page.locator('.offline-bar')).toHaveCount(0)
+}
+
 // A trace of a browser that is killed cannot be kept.
 test.use({ trace: 'off' })
 
@@ -152,12 +167,6 @@ test(`killed ${IMPORT_KILLS_AFTER_ms.length} times in the middle of an import, t
 test('a database that the browser throws away after a crash is brought back whole, list of books and all', async () => {
   test.setTimeout(120_000)
   const profile = mkdtempSync(join(tmpdir(), 'ellop-torn-'))
-  const eats = async (page: Page, name: string) => {
-    await page.goto('/books')
-    await page.getByLabel('Somebody else').fill(name)
-    await page.getByRole('button', { name: 'Add them' }).click()
-    await expect(page.locator('.books')).toContainText(name)
-  }
   try {
     const first = (await start(profile)).page
     await startOwn(first, 'Loft kitchen', 'Una')
@@ -175,9 +184,7 @@ test('a database that the browser throws away after a crash is brought back whol
     await expect(page.locator('.path-bar')).toContainText('Your book')
     await expect(page.locator('.notebook')).toContainText('Iven')
     await expect(page.locator('.place-head p').first()).toContainText('5 entries')
-    await page.reload()
-    await expect(page.locator('.place-head p').first()).toContainText('5 entries')
-    await expect(page.locator('.offline-bar')).toHaveCount(0)
+    await isWholeFromNow(page)
     await context.close()
   } finally {
     killBrowser(profile)
@@ -191,12 +198,7 @@ test('what a browser loses of the end of its database is back before the book is
   try {
     const first = (await start(profile)).page
     await startOwn(first, 'Loft kitchen', 'Una')
-    await first.goto('/books')
-    for (const name of ['Vesna', 'Rana', 'Iven']) {
-      await first.getByLabel('Somebody else').fill(name)
-      await first.getByRole('button', { name: 'Add them' }).click()
-      await expect(first.locator('.books')).toContainText(name)
-    }
+    for (const name of ['Vesna', 'Rana', 'Iven']) await eats(first, name)
     // As after a record that was torn in the middle: what was written behind it is not there.
     await first.evaluate(async () => {
       const [found] = (await indexedDB.databases()).filter(({ name }) => name?.startsWith('ellop-own') === true)
@@ -218,9 +220,7 @@ test('what a browser loses of the end of its database is back before the book is
     await page.goto('/notebook')
     await expect(page.locator('.place-head p').first()).toContainText('5 entries', { timeout: 5000 })
     await expect(page.locator('.offline-bar')).toContainText('had lost 2 entries')
-    await page.reload()
-    await expect(page.locator('.place-head p').first()).toContainText('5 entries')
-    await expect(page.locator('.offline-bar')).toHaveCount(0)
+    await isWholeFromNow(page)
     await context.close()
   } finally {
     killBrowser(profile)

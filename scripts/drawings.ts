@@ -1,4 +1,4 @@
-import { mkdirSync, readFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { CHARACTERS } from '@ellop/core'
 import { chromium } from '@playwright/test'
@@ -79,7 +79,10 @@ function check(): void {
   process.exitCode = right >= ENOUGH * read.length ? 0 : 1
 }
 
-if (!/^\d+$/.test(seed) || place === '' || (task !== 'sheets' && task !== 'check')) {
+if (task === 'check' && !existsSync(place)) {
+  console.error(`drawings: there is no file of answers called ${place}.`)
+  process.exitCode = 2
+} else if (!/^\d+$/.test(seed) || place === '' || (task !== 'sheets' && task !== 'check')) {
   console.error(
     'drawings: say sheets or check, then a seed (a whole number), then a folder for the sheets or the file of answers.',
   )

@@ -74,6 +74,10 @@ const STATES: Readonly<Record<string, State>> = {
   },
 }
 
+if (only !== undefined && STATES[only] === undefined) {
+  console.error(`states: there is no state called ${only}; the states are ${Object.keys(STATES).join(', ')}.`)
+  process.exit(2)
+}
 const server = serve({ fetch: makeApp(fileURLToPath(new URL('../web/dist', import.meta.url))).fetch, port: PORT })
 const browser = await chromium.launch(CHROMIUM_LAUNCH)
 mkdirSync(folder, { recursive: true })

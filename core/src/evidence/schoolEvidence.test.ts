@@ -125,6 +125,11 @@ describe('this cook’s own lots', () => {
     const two = cooked(2, { bitter: 1, accepts: true })
     expect(trials(two)).toMatchObject({ lots: 2, eaten: 2, lastTastes: [1, 1], accepted: 2, standing: 'few' })
     expect(trials(two, THREE).standing).toBe('untried')
+    // A picking that was split is one trial still.
+    const parted = two.copy()
+    parted.force({ type: 'split', lot: 'L0', into: 'P', code: 'P', mass_g: 50, why: 'x' })
+    parted.force({ type: 'served', lot: 'P', pack: null, dish: 'greens', portions: [{ eater: 'ann', mass_g: 20 }] })
+    expect(trials(parted)).toMatchObject({ lots: 2, eaten: 2, standing: 'few' })
     expect(trials(cooked(3, { bitter: 1, accepts: true })).standing).toBe('borne-out')
     expect(trials(cooked(3, { bitter: 7, accepts: false })).standing).toBe('not-borne-out')
     expect(trialWords(trials(two))).toBe(
@@ -153,6 +158,6 @@ describe('this cook’s own lots', () => {
     const oak = requireTaxon(CATALOGUE, 'Quercus robur')
     const buried = schoolEvidence(oak, useOf(oak, 'nut'), nothing).find(({ school }) => school.startsWith('sunk'))
     expect(buried?.own.standing).toBe('forbidden')
-    expect(buried && trialWords(buried.own)).toBe('Not to be tried here: the school is contested.')
+    expect(buried && trialWords(buried.own)).toBe('Not to be tried here: the school is contested or advised against.')
   })
 })

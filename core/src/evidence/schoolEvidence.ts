@@ -2,6 +2,7 @@ import type { Claim, Protocol, Taxon, Use } from '../flora/taxon'
 import type { JudgeContext } from '../gates/verdict'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { formatCount } from '../quantity/format'
+import type { LotId } from '../log/entry'
 import { minutesBetween } from '../quantity/instant'
 
 /** What stands behind one school of a use: sayings, and this cook's own lots. */
@@ -19,7 +20,7 @@ export interface Root {
   readonly repeatedBy: readonly Claim[]
 }
 
-/** The cook's own lots that went the way of a school. */
+/** The cook's own lots that went the way of a school; what was split, joined or opened out of one another is one trial. */
 export interface OwnTrials {
   readonly lots: number
   readonly eaten: number
@@ -92,8 +93,19 @@ const schoolOf = (lot: LotState): string | undefined =>
     ?.protocol
 
 function ownTrials({ name, standing }: Protocol, all: readonly LotState[], { book }: JudgeContext): OwnTrials {
-  const lots = all.filter((lot) => schoolOf(lot) === name)
-  const eaten = lots.filter(({ servings }) => servings.length > 0)
+  const families = new Map<LotId, LotState[]>()
+  for (const lot of all.filter((each) => schoolOf(each) === name)) {
+    const family = book.families.get(lot.id)?.[0] ?? lot.id
+    families.set(family, [...(families.get(family) ?? []), lot])
+  }
+  const trials = [...families.values()].map((lots) => ({
+    servings: lots.flatMap(({ servings }) => servings),
+    last: lots
+      .flatMap(({ tastes }) => tastes)
+      .toSorted((a, b) => (a.at < b.at ? -1 : 1))
+      .at(-1),
+  }))
+  const eaten = trials.filter(({ servings }) => servings.length > 0)
   const followedByIllness = eaten.filter(({ servings }) =>
     servings.some(({ at, portions }) =>
       book.house.ill.some(
@@ -104,10 +116,10 @@ function ownTrials({ name, standing }: Protocol, all: readonly LotState[], { boo
       ),
     ),
   ).length
-  const last = lots.flatMap(({ tastes }) => tastes.at(-1) ?? [])
+  const last = trials.flatMap((trial) => trial.last ?? [])
   const accepted = last.filter(({ accepts, alarm }) => accepts && alarm === null).length
   return {
-    lots: lots.length,
+    lots: trials.length,
     eaten: eaten.length,
     followedByIllness,
     lastTastes: last.map(({ bitter, astringent }) => Math.max(bitter, astringent)),
@@ -115,7 +127,7 @@ function ownTrials({ name, standing }: Protocol, all: readonly LotState[], { boo
     standing:
       standing === 'contested' || standing === 'not-advised'
         ? 'forbidden'
-        : lots.length === 0
+        : trials.length === 0
           ? 'untried'
           : followedByIllness > 0 || accepted < last.length - accepted
             ? 'not-borne-out'
@@ -127,7 +139,7 @@ function ownTrials({ name, standing }: Protocol, all: readonly LotState[], { boo
 
 /** What the cook's own lots say of a school, in a few sentences. */
 export function trialWords({ lots, eaten, followedByIllness, lastTastes, accepted, standing }: OwnTrials): string {
-  if (standing === 'forbidden') return 'Not to be tried here: the school is contested.'
+  if (standing === 'forbidden') return 'Not to be tried here: the school is contested or advised against.'
   if (standing === 'untried') return 'You have not gone this way yet.'
   const harm =
     eaten === 0

@@ -1,6 +1,6 @@
 const GAS_CONSTANT_J_mol_K = 8.3144626
 const ZERO_C_K = 273.15
-const REFERENCE_K = 298.15
+const REFERENCE_C = 25
 const mm = 1e-3
 const SECONDS_PER_MINUTE = 60
 
@@ -96,10 +96,13 @@ export function diffusivity(
   { diffusivity25_m2_s, activation_kJ_mol }: Pick<LeachInput, 'diffusivity25_m2_s' | 'activation_kJ_mol'>,
   temp_C: number,
 ): number {
-  return (
-    diffusivity25_m2_s *
-    Math.exp(((-activation_kJ_mol * 1000) / GAS_CONSTANT_J_mol_K) * (1 / (temp_C + ZERO_C_K) - 1 / REFERENCE_K))
-  )
+  return diffusivity25_m2_s * arrhenius(activation_kJ_mol, temp_C, REFERENCE_C)
+}
+
+/** exp(−Ea/R (1/T − 1/T_ref)): by what a rate is more at one temperature than at another. */
+export function arrhenius(activation_kJ_mol: number, temp_C: number, reference_C: number): number {
+  const inverse = 1 / (temp_C + ZERO_C_K) - 1 / (reference_C + ZERO_C_K)
+  return Math.exp(((-activation_kJ_mol * 1000) / GAS_CONSTANT_J_mol_K) * inverse)
 }
 
 interface Mesh {

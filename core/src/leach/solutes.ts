@@ -1,4 +1,5 @@
-import { leach, type Bath, type LeachInput } from './leach'
+import type { Range } from '../quantity/range'
+import { arrhenius, leach, type Bath, type LeachInput } from './leach'
 
 /** What leaves tissue into water. */
 export const SOLUTES = [
@@ -14,18 +15,12 @@ export const SOLUTES = [
 ] as const
 export type Solute = (typeof SOLUTES)[number]
 
-interface Spread {
-  readonly low: number
-  readonly usual: number
-  readonly high: number
-}
-
 /**
  * Diffusivities in tissue whose membranes are broken, 25 °C, m²/s, and their activation [process physics, section 3; vitamin C and
  * folate by their size between its rows: planning values]. `partition`: how much more of it the tissue holds than the bath at rest.
  */
 const MOVES: Readonly<
-  Record<Solute, { readonly lysed25_m2_s: Spread; readonly Ea_kJ_mol: number; readonly partition: Spread }>
+  Record<Solute, { readonly lysed25_m2_s: Range; readonly Ea_kJ_mol: number; readonly partition: Range }>
 > = {
   salt: moving(5e-10, 9e-10, 1.5e-9, 20),
   nitrate: moving(4e-10, 7e-10, 1.3e-9, 20),
@@ -44,23 +39,21 @@ function moving(
   usual: number,
   high: number,
   Ea_kJ_mol: number,
-  partition: Spread = { low: 1, usual: 1, high: 1 },
+  partition: Range = { low: 1, usual: 1, high: 1 },
 ) {
   return { lysed25_m2_s: { low, usual, high }, Ea_kJ_mol, partition }
 }
 
 /** So much slower is tissue whose membranes are whole [planning value, section 3: a fifth to a fiftieth]. */
-const WHOLE_SLOWER: Spread = { low: 30, usual: 10, high: 4 }
+const WHOLE_SLOWER: Range = { low: 30, usual: 10, high: 4 }
 /** Membranes break at so much a minute at 60 °C, and with this activation [section 4]. */
 const LYSIS_60_per_min = 0.5
 const LYSIS_Ea_kJ_mol = 250
-const GAS_CONSTANT_J_mol_K = 8.3144626
-const ZERO_C_K = 273.15
 
 export interface SolutesInput {
   readonly pieces: LeachInput['pieces']
   /** How much the least and the most of skins hold back, as {@link LeachInput.pieces} has it, where the usual is told there. */
-  readonly skinAs_mm?: Spread
+  readonly skinAs_mm?: Range
   readonly heldLiquid_mL: number
   /** `raw`: membranes whole, until heat breaks them. `opened`: blanched, cooked, frozen and thawed, ground. */
   readonly tissue: 'raw' | 'opened'
@@ -71,7 +64,7 @@ export interface SolutesInput {
 /** Of one solute, what is left after each bath, over what there was: `low` where it moves quickly. */
 export interface SoluteLeft {
   readonly solute: Solute
-  readonly left: readonly { readonly low: number; readonly usual: number; readonly high: number }[]
+  readonly left: readonly Range[]
 }
 
 /**
@@ -84,7 +77,7 @@ export interface SoluteLeft {
  */
 export function leachSolutes(input: SolutesInput): readonly SoluteLeft[] {
   return input.solutes.map((solute) => {
-    const at = (end: keyof Spread) => residuals(input, solute, end)
+    const at = (end: keyof Range) => residuals(input, solute, end)
     const [quick, usual, slow] = [at('high'), at('usual'), at('low')]
     return {
       solute,
@@ -93,7 +86,7 @@ export function leachSolutes(input: SolutesInput): readonly SoluteLeft[] {
   })
 }
 
-function residuals(input: SolutesInput, solute: Solute, end: keyof Spread): readonly number[] {
+function residuals(input: SolutesInput, solute: Solute, end: keyof Range): readonly number[] {
   const { pieces, skinAs_mm, heldLiquid_mL, tissue } = input
   const { lysed25_m2_s, Ea_kJ_mol, partition } = MOVES[solute]
   // A tight skin is told as a thick one.
@@ -132,6 +125,5 @@ function asLysed(baths: readonly Bath[], raw: number): readonly Bath[] {
 
 /** How fast membranes break, 1/min. @example lysisRate(60) // 0.5 */
 export function lysisRate(temp_C: number): number {
-  const exponent = ((-LYSIS_Ea_kJ_mol * 1000) / GAS_CONSTANT_J_mol_K) * (1 / (temp_C + ZERO_C_K) - 1 / (60 + ZERO_C_K))
-  return LYSIS_60_per_min * Math.exp(exponent)
+  return LYSIS_60_per_min * arrhenius(LYSIS_Ea_kJ_mol, temp_C, 60)
 }
