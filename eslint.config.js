@@ -39,6 +39,24 @@ export default tseslint.config(
     plugins: { 'react-hooks': hooks },
     rules: hooks.configs.recommended.rules,
   },
+  {
+    files: ['web/src/**'],
+    ignores: ['web/src/units/units.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@ellop/core',
+              importNames: ['formatMass', 'formatMassRange', 'formatTemp', 'formatVolume', 'inKitchenUnits'],
+              message: 'Figures are shown in the cook’s measures: web/src/units/units.ts.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   { files: ['**/*.test.ts'], rules: { 'no-console': 'off' } },
   {
     files: ['scripts/**', '**/*.mjs', '**/*.cjs', 'cli/**', 'server/**'],

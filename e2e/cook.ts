@@ -1,11 +1,48 @@
 import { CATALOGUE, CHARACTERS, plainWords, requireTaxon } from '@ellop/core'
 import { expect, type Locator, type Page } from '@playwright/test'
 
+/** Every place of the demonstration, with something in it. */
+export const SCREENS = [
+  '/season',
+  '/outing',
+  '/basket',
+  '/kitchen',
+  '/table',
+  '/larder',
+  '/notebook',
+  '/books',
+  '/ill',
+  '/recall',
+  '/plants',
+  '/plant/Sambucus%20nigra',
+  '/plant/Aegopodium%20podagraria/card',
+  '/lot/27-006/tells',
+  '/lot/27-001',
+  '/lot/27-002',
+  '/lot/27-003',
+  '/lot/27-004',
+  '/lot/27-005',
+  '/lot/27-006',
+  '/basket?weigh=1',
+  '/larder?label=27-004-raw',
+  '/lot/27-004?taste=1',
+  '/rehearsals',
+  '/rehearsal/an-even-tree',
+]
+
 /** Opens the demonstration with a machine clock that the test can move. */
 export async function openDemo(page: Page, path = '/basket'): Promise<void> {
   await page.clock.install()
   await page.goto(path)
   await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible({ timeout: 30_000 })
+}
+
+/** Goes there as a link does: without fetching the program anew. */
+export async function follow(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState({}, '', to)
+    dispatchEvent(new PopStateEvent('popstate'))
+  }, path)
 }
 
 /** Presses and holds, as a hand does. */

@@ -1,34 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { openDemo } from './cook'
-
-const SCREENS = [
-  '/season',
-  '/outing',
-  '/basket',
-  '/kitchen',
-  '/table',
-  '/larder',
-  '/notebook',
-  '/books',
-  '/ill',
-  '/recall',
-  '/plants',
-  '/plant/Sambucus%20nigra',
-  '/plant/Aegopodium%20podagraria/card',
-  '/lot/27-006/tells',
-  '/lot/27-001',
-  '/lot/27-002',
-  '/lot/27-003',
-  '/lot/27-004',
-  '/lot/27-005',
-  '/lot/27-006',
-  '/basket?weigh=1',
-  '/larder?label=27-004-raw',
-  '/lot/27-004?taste=1',
-  '/rehearsals',
-  '/rehearsal/an-even-tree',
-]
+import { follow, openDemo, SCREENS } from './cook'
 
 async function seriousFaults(page: Page): Promise<string[]> {
   // There are no frames to look into, so it need not open a page of its own to gather what it found.
@@ -39,14 +11,6 @@ async function seriousFaults(page: Page): Promise<string[]> {
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => String(target)).join(' ')}`)
-}
-
-/** Goes there as a link does: without fetching the program anew. */
-async function follow(page: Page, path: string): Promise<void> {
-  await page.evaluate((to) => {
-    history.pushState({}, '', to)
-    dispatchEvent(new PopStateEvent('popstate'))
-  }, path)
 }
 
 for (const viewport of [

@@ -1,6 +1,7 @@
 // Amounts and moments
 export * from './quantity/format'
 export * from './quantity/instant'
+export * from './quantity/kitchenUnits'
 export * from './quantity/number'
 export * from './quantity/range'
 export * from './quantity/position'

@@ -6,6 +6,7 @@ import { useBook } from '../book/bookStore'
 import { OnDemand } from '../controls/OnDemand'
 import { CallNow } from '../ill/CallNow'
 import { IllPlace } from '../ill/IllPlace'
+import { useUnits } from '../units/units'
 import { NotThere } from '../controls/NotThere'
 import { DueBar } from './DueBar'
 import { BroughtBackBar } from './BroughtBackBar'
@@ -43,6 +44,8 @@ export function App() {
   const failure = useBook((book) => book.failure)
   const book = useBook((state) => state.book.id)
   const [keysShown, setKeysShown] = useState(false)
+  // Every figure is written while it is drawn: other measures draw the shell, and so each place, anew.
+  useUnits()
   const { pathname } = useLocation()
   const Title = pathname === '/ill' ? 'h2' : 'h1'
   useKeys(() => setKeysShown(true))

@@ -1,9 +1,10 @@
-import { boilingPoint, formatTemp, grouped, kitchenAt } from '@ellop/core'
+import { boilingPoint, grouped, kitchenAt } from '@ellop/core'
 import { Fragment, useEffect, useRef } from 'react'
 import { NavLink, useLocation } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { PLACES } from './places'
 import { useIsPhone } from './useWidth'
+import { formatTemp, inUnits } from '../units/units'
 
 /** The name, the path of places in the order of the work, and the kitchen one stands in. */
 export function PathBar() {
@@ -43,7 +44,7 @@ export function PathBar() {
         <p className="kitchen-facts">
           <strong>{kitchen.name}</strong>
           <span>
-            {grouped(kitchen.elevation_m)} m · water boils at{' '}
+            {inUnits(`${grouped(kitchen.elevation_m)} m`)} · water boils at{' '}
             {formatTemp(boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C)}
           </span>
         </p>

@@ -1,4 +1,5 @@
 import { useSaid } from '../controls/said'
+import { inUnits } from '../units/units'
 
 /** What was just done or refused, over all else; the place for it is always there, so that it is read aloud when it is filled. */
 export function SaidLine() {
@@ -7,7 +8,7 @@ export function SaidLine() {
     <div className="said" role="status">
       {said !== undefined && (
         <p key={said.turn} className={said.refused ? 'refused' : undefined}>
-          <span aria-hidden="true">{said.refused ? '✕' : '✓'}</span> <span>{said.text}</span>
+          <span aria-hidden="true">{said.refused ? '✕' : '✓'}</span> <span>{inUnits(said.text)}</span>
         </p>
       )}
     </div>

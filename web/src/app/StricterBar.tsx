@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { openBookStorage, useBook, useJudgeContext } from '../book/bookStore'
 import { whenIdle } from '../book/whenIdle'
+import { inUnits } from '../units/units'
 
 /** So long after the last change all is judged, for the next revision to be held against; nobody waits for it. */
 const REST_ms = 5000
@@ -71,7 +72,7 @@ function StricterLine({ stricter: { lot: id, pack, says } }: { stricter: Stricte
       <Link to={`/lot/${id}`}>
         {lotName(lot, context).title}, {pack === null ? `lot ${lot.code}` : `pack ${pack}`}
       </Link>
-      : {says.join(' ')}
+      : {inUnits(says.join(' '))}
     </li>
   )
 }

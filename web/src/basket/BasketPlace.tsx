@@ -2,7 +2,6 @@ import {
   beganWith_g,
   doNow,
   formatCount,
-  formatMass,
   formatSpan,
   GATE_NAMES,
   gateViews,
@@ -25,6 +24,7 @@ import { useJudgeContext } from '../book/bookStore'
 import { FindBar, LONG_LIST, says } from '../controls/FindBar'
 import { RibbonDrawing } from '../drawing/RibbonDrawing'
 import { OnDemand } from '../controls/OnDemand'
+import { formatMass, inUnits } from '../units/units'
 
 const WeighIn = lazy(() => import('./WeighIn'))
 
@@ -185,10 +185,10 @@ function besideStop(stopsAt: number) {
 }
 
 function told(next: DoNow, shut: GateView | undefined): string {
-  if (next.act.kind === 'stop') return next.detail
+  if (next.act.kind === 'stop') return inUnits(next.detail)
   if (shut === undefined || next.act.kind === 'done') return next.title
   if (next.act.kind === 'bath') return `${next.title}. ${next.act.counted} of at least ${next.act.least} are done.`
-  return shut.gate === 'makeSafe' ? `${next.title}. ${next.detail}` : next.title
+  return shut.gate === 'makeSafe' ? inUnits(`${next.title}. ${next.detail}`) : next.title
 }
 
 function Freshness({ next, now }: { next: DoNow; now: string }) {

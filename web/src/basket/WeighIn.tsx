@@ -31,6 +31,7 @@ import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { CutAtFields, cutAtSaid, dogsReach } from '../ground/CutAtFields'
 import { Refusal } from '../controls/Refusal'
+import { inUnits } from '../units/units'
 
 const PICKED = [
   { value: '0', label: 'just now' },
@@ -205,7 +206,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
           />
         )}
       </Field>
-      {doubt !== undefined && <p className="told doubt">{doubt.says}</p>}
+      {doubt !== undefined && <p className="told doubt">{inUnits(doubt.says)}</p>}
       <Field label="Which part, at which stage" error={errorOf('stage') ?? errorOf('part')}>
         {(id) => (
           <Select

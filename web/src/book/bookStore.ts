@@ -26,6 +26,7 @@ import { v7 } from 'uuid'
 import { create } from 'zustand'
 import { addBook, chooseBook, DEMO_BOOK, forgetBook, listBooks, type BookRow } from './books'
 import { bookNow, machineMs, setClock, type ClockSetting } from './clock'
+import { readUnits } from '../units/units'
 import { askEngine } from '../workers/ask'
 import { whenIdle } from './whenIdle'
 import { deleteStorage, openStorage, type BookStorage } from './db'
@@ -110,7 +111,7 @@ export const useBook = create<BookStore>((set, get) => ({
   second: fromMs(0),
   async open(wanted, fallback) {
     try {
-      const { books, current } = await listBooks()
+      const [{ books, current }] = await Promise.all([listBooks(), readUnits()])
       const id = wanted ?? current ?? fallback
       const book = books.find((each) => each.id === id)
       set({ books })

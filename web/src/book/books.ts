@@ -1,3 +1,4 @@
+import type { Units } from '@ellop/core'
 import Dexie, { type Table } from 'dexie'
 import { copyFile } from '../secondCopy/secondCopy'
 
@@ -20,13 +21,15 @@ export interface FileRow {
 
 class BooksDb extends Dexie {
   readonly books!: Table<BookRow, string>
-  readonly choice!: Table<{ readonly key: 'current'; readonly book: string }, string>
+  readonly choice!: Table<{ readonly key: 'current'; readonly book: string }, 'current'>
+  readonly shown!: Table<{ readonly key: 'units'; readonly units: Units }, 'units'>
   readonly files!: Table<FileRow, string>
 
   constructor() {
     super('ellop-books', { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ books: 'id', choice: 'key' })
     this.version(2).stores({ books: 'id', choice: 'key', files: 'book' })
+    this.version(3).stores({ books: 'id', choice: 'key', files: 'book', shown: 'key' })
   }
 }
 
@@ -93,4 +96,13 @@ export async function rememberFile(book: string, file: FileSystemFileHandle): Pr
 
 export async function forgetFile(book: string): Promise<void> {
   await db.files.delete(book)
+}
+
+/** The measures that this browser shows; metric before any were chosen. */
+export async function chosenUnits(): Promise<Units> {
+  return (await db.shown.get('units'))?.units ?? 'metric'
+}
+
+export async function chooseUnits(units: Units): Promise<void> {
+  await db.shown.put({ key: 'units', units })
 }

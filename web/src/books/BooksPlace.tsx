@@ -10,6 +10,7 @@ import { askToKeep, roomThereIs, type Room } from '../book/room'
 import { useSecondCopy } from '../secondCopy/secondCopy'
 import { FileInput } from '../controls/FileInput'
 import { say, sayRefused } from '../controls/said'
+import { UnitsCard } from '../units/UnitsCard'
 import { EatersCard } from './EatersCard'
 import { KitchenCard } from './KitchenCard'
 import { StartOwn } from './StartOwn'
@@ -78,6 +79,7 @@ export default function BooksPlace() {
           <Guest />
         </section>
         <Safety />
+        <UnitsCard />
         {book.kind !== 'guest' && (
           <>
             <KitchenCard />

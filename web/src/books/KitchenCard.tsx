@@ -1,10 +1,12 @@
 import {
   boilingPoint,
   formatCount,
-  formatTemp,
   GROUND_LIMITS,
   GROUND_SCHOOLS,
   kitchenAt,
+  numberText,
+  readTyped,
+  shownText,
   type GroundSchool,
   type KitchenFact,
 } from '@ellop/core'
@@ -14,6 +16,7 @@ import { useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { formatTemp, inUnits, useUnits } from '../units/units'
 
 const mL = 1000
 const NUMBERS = ['elevation_m', 'power_W', 'efficiency', 'waterTemp_C', 'ice_g'] as const
@@ -48,8 +51,12 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
   })
   const [latitude, setLatitude] = useState(kitchen.latitude_deg === undefined ? '' : String(kitchen.latitude_deg))
   const [school, setSchool] = useState<GroundSchool>(kitchen.groundSchool ?? 'cautious')
-  const [pots, setPots] = useState(kitchen.pots_mL.map((pot) => String(pot / mL)).join(' · '))
+  const units = useUnits((shown) => shown.units)
+  const [pots, setPots] = useState(
+    kitchen.pots_mL.map((pot) => shownText(numberText(pot / mL), 'L', units)).join(' · '),
+  )
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({})
+  const potUnit = units === 'kitchen' ? 'quarts' : 'litres'
   const errorFor = (field: string) => wrong[field] ?? errorOf(field)
   const note = async () => {
     const read = NUMBERS.map((field) => [field, readField(numbers[field])] as const)
@@ -57,13 +64,13 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
     const sizes = pots
       .split(/[·;\s]+/)
       .filter(Boolean)
-      .map(readField)
+      .map((pot) => readField(readTyped(pot, 'L', units).stored))
     const faults = {
       ...Object.fromEntries(read.flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))),
       ...(latitude.trim() !== '' && 'error' in lies ? { latitude_deg: lies.error } : {}),
       ...(name.trim() === '' ? { name: 'Give the kitchen a name.' } : {}),
       ...(sizes.length === 0 || sizes.some((size) => 'error' in size)
-        ? { pots_mL: 'Give litres with spaces between them, like 3 5 8.' }
+        ? { pots_mL: `Give ${potUnit} with spaces between them, like 3 5 8.` }
         : {}),
     }
     setWrong(faults)
@@ -128,7 +135,7 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
         hint="For the season; south with a minus. Whole degrees will do."
         error={errorFor('latitude_deg')}
       />
-      <Field label="Pots" hint="Litres, with spaces between them" error={errorFor('pots_mL')}>
+      <Field label="Pots" hint={`In ${potUnit}, with spaces between them`} error={errorFor('pots_mL')}>
         {(id) => <Input id={id} size="large" value={pots} onChange={(event) => setPots(event.target.value)} />}
       </Field>
       {numberField('power_W', 'Strongest burner', 'W')}
@@ -166,7 +173,7 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
           ]}
         />
         <p className="field-note">
-          {GROUND_SAYS[school]} Planning values both: a label, a soil test and local law outrank them.
+          {inUnits(GROUND_SAYS[school])} Planning values both: a label, a soil test and local law outrank them.
         </p>
       </div>
       <Button size="large" htmlType="submit">

@@ -1,6 +1,8 @@
 import { readNumber } from '@ellop/core'
 import { Input } from 'antd'
 import { useId, type ReactNode } from 'react'
+import { inUnits } from '../units/units'
+import { useQuantityText } from '../units/useQuantityText'
 
 interface FieldProps {
   readonly label: string
@@ -16,18 +18,18 @@ export function Field({ label, hint, error, children }: FieldProps) {
   const noted = error !== undefined || hint !== undefined
   return (
     <div className={error === undefined ? 'field' : 'field wrong'}>
-      <label htmlFor={id}>{label}</label>
+      <label htmlFor={id}>{inUnits(label)}</label>
       {children(id, noted ? note : undefined)}
       {noted && (
         <p id={note} className="field-note" role={error === undefined ? undefined : 'alert'}>
-          {error ?? hint}
+          {turned(error ?? hint)}
         </p>
       )}
     </div>
   )
 }
 
-/** A number with its unit, typed with a point or a comma. */
+/** A number in a metric unit; shown in the cook’s measures, and typed with a point, a comma or a unit of its own. */
 export function NumberField({
   label,
   unit,
@@ -45,8 +47,9 @@ export function NumberField({
   error?: string | undefined
   autoFocus?: boolean
 }) {
+  const quantity = useQuantityText(value, unit, onChange)
   return (
-    <Field label={label} hint={hint} error={error}>
+    <Field label={label} hint={hint} error={quantity.refused ?? error}>
       {(id, describedBy) => (
         <Input
           id={id}
@@ -56,14 +59,19 @@ export function NumberField({
           autoComplete="off"
           autoFocus={autoFocus}
           aria-describedby={describedBy}
-          aria-invalid={error !== undefined}
-          value={value}
-          suffix={unit}
-          onChange={(event) => onChange(event.target.value)}
+          aria-invalid={(quantity.refused ?? error) !== undefined}
+          value={quantity.text}
+          suffix={quantity.comesTo === undefined ? quantity.unit : `= ${quantity.comesTo}`}
+          onChange={(event) => quantity.type(event.target.value)}
         />
       )}
     </Field>
   )
+}
+
+/** A hint that is a sentence, in the cook's measures; others bring their own. */
+function turned(note: ReactNode): ReactNode {
+  return typeof note === 'string' ? inUnits(note) : note
 }
 
 /** What was typed, as a number: or why it is not one. Empty is null where that is allowed. */

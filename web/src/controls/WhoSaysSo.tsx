@@ -1,4 +1,5 @@
 import { formatCount, formatList, trialWords, type Claim, type SchoolEvidence } from '@ellop/core'
+import { inUnits } from '../units/units'
 
 const GROUNDS: Readonly<Record<Claim['grounds'], string>> = {
   measured: 'measured',
@@ -18,7 +19,7 @@ export function WhoSaysSo({ evidence: { roots, independent, own } }: { evidence:
       <ul>
         {roots.map(({ claim: { id, says, who, grounds }, repeatedBy }) => (
           <li key={id}>
-            “{says}” <span className="soft">{`${who}: ${GROUNDS[grounds]}.`}</span>
+            “{inUnits(says)}” <span className="soft">{`${who}: ${GROUNDS[grounds]}.`}</span>
             {repeatedBy.length > 0 && (
               <span className="soft">
                 {' '}

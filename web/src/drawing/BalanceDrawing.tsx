@@ -1,4 +1,5 @@
-import { formatMass, type MassBalance } from '@ellop/core'
+import { type MassBalance } from '@ellop/core'
+import { formatMass } from '../units/units'
 
 const COLOURS: Readonly<Record<string, string>> = {
   trimmed: '#c9bd9f',

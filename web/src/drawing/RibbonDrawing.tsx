@@ -1,6 +1,7 @@
-import { formatMass, GATE_NAMES, type GateView, type Ribbon } from '@ellop/core'
+import { GATE_NAMES, type GateView, type Ribbon } from '@ellop/core'
 import { useId } from 'react'
 import { GateMark, STATE_WORD } from './GateMark'
+import { formatMass } from '../units/units'
 
 const RUST = '#b04a30'
 const OCHRE = '#b8923a'

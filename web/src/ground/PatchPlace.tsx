@@ -5,7 +5,6 @@ import {
   formatCount,
   formatDay,
   formatList,
-  formatMass,
   GIFTS,
   grouped,
   kitchenAt,
@@ -30,6 +29,7 @@ import { factLines } from './words'
 import '../app/ground.css'
 import { Refusal } from '../controls/Refusal'
 import { NotThere } from '../controls/NotThere'
+import { formatMass, inUnits } from '../units/units'
 
 /** One patch: what its ground is fit for, what was seen, taken and given back there, and what else might grow. */
 export default function PatchPlace() {
@@ -49,7 +49,9 @@ export default function PatchPlace() {
         <div>
           <h1>{patch.name}</h1>
           <p>
-            {patch.elevation_m === undefined ? 'Height not noted' : `${grouped(patch.elevation_m)} m above the sea`}
+            {patch.elevation_m === undefined
+              ? 'Height not noted'
+              : inUnits(`${grouped(patch.elevation_m)} m above the sea`)}
             {patch.position !== undefined &&
               ` · ${patch.position.latitude_deg} ° north, ${patch.position.longitude_deg} ° east, kept in this browser`}{' '}
             · judged by the {kitchen?.groundSchool === 'usual' ? 'usual' : 'careful'} school (
@@ -70,7 +72,7 @@ export default function PatchPlace() {
       </div>
       {recalled.map((why) => (
         <p key={why} className="refusal">
-          Recalled: {why}
+          Recalled: {inUnits(why)}
         </p>
       ))}
       {noting && (
@@ -128,7 +130,7 @@ function Facts({ view: { patch }, day, now }: { view: PatchView; day: (instant: 
           <div key={fact}>
             <dt>{label}</dt>
             <dd>
-              {says}
+              {inUnits(says)}
               {stale(now) ? (
                 <small className="stale">noted {day(at)}: ask again</small>
               ) : (
@@ -196,15 +198,15 @@ function Reasons({ verdict: { closed, toAsk, living, remarks } }: { verdict: Gro
   return (
     <>
       {closed.map((each) => (
-        <p key={each}>{each}</p>
+        <p key={each}>{inUnits(each)}</p>
       ))}
-      {toAsk.length > 0 && <p>Ask {toAsk.join('; ')}.</p>}
+      {toAsk.length > 0 && <p>Ask {inUnits(toAsk.join('; '))}.</p>}
       {living.map((each) => (
-        <p key={each}>Only cooked right through. {each}</p>
+        <p key={each}>Only cooked right through. {inUnits(each)}</p>
       ))}
       {remarks.map((each) => (
         <p key={each} className="soft">
-          {each}
+          {inUnits(each)}
         </p>
       ))}
     </>

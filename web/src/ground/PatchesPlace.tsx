@@ -9,6 +9,7 @@ import { useNote } from '../controls/useNote'
 import { LastFound } from './StopForm'
 import { GateIcon } from '../drawing/GateMark'
 import '../app/ground.css'
+import { inUnits } from '../units/units'
 
 /** Every patch of the book, with the plants seen there and how its ground stands for them. */
 export default function PatchesPlace() {
@@ -68,7 +69,7 @@ function PatchLine({ view: { patch, plants, recalled } }: { view: PatchView }) {
             ? 'Nothing was met or picked here yet.'
             : formatList(plants.map(({ taxon }) => commonName(taxon)))}
         </p>
-        {reason !== undefined && <p className={state}>{reason}</p>}
+        {reason !== undefined && <p className={state}>{inUnits(reason)}</p>}
       </div>
     </li>
   )

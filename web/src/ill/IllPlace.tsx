@@ -1,4 +1,4 @@
-import { formatDay, formatMass, illnessReport, kitchenAt, timeOf, type EatenLine, type EatenPlant } from '@ellop/core'
+import { formatDay, illnessReport, kitchenAt, timeOf, type EatenLine, type EatenPlant } from '@ellop/core'
 import { Button, Input } from 'antd'
 import { useMemo, useState } from 'react'
 import { useBook, useJudgeContext } from '../book/bookStore'
@@ -7,6 +7,7 @@ import { EaterField } from '../controls/EaterField'
 import { Field } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { CallNow } from './CallNow'
+import { formatMass } from '../units/units'
 
 const SPANS = [
   { value: '72', label: 'last 72 hours' },

@@ -8,6 +8,7 @@ import type { Device } from './device'
 import { canSerial, serialDevice } from './serialDevice'
 import { standInDevice } from './standInDevice'
 import { useReadings } from './useReadings'
+import { inUnits } from '../units/units'
 
 /** An instrument on the shelf: how far it was found to be off, and setting it right against what is known. */
 export function InstrumentCard({
@@ -53,8 +54,10 @@ export function InstrumentCard({
       <h3>{kind.name}</h3>
       <p className="soft">
         {found === undefined
-          ? `Never set right: it may be off by ${kind.offset}\u00a0${kind.unit}.`
-          : `Set right ${formatDay(found.at, timeZone)}, ${timeOf(found.at, timeZone)}: it shows ${Math.abs(found.offset).toPrecision(2)}\u00a0${kind.unit} too ${found.offset < 0 ? 'little' : 'much'}, which is taken off.`}
+          ? inUnits(`Never set right: it may be off by ${kind.offset}\u00a0${kind.unit}.`)
+          : inUnits(
+              `Set right ${formatDay(found.at, timeZone)}, ${timeOf(found.at, timeZone)}: it shows ${Math.abs(found.offset).toPrecision(2)}\u00a0${kind.unit} too ${found.offset < 0 ? 'little' : 'much'}, which is taken off.`,
+            )}
       </p>
       {device === undefined ? (
         isDemo || canSerial() ? (
@@ -66,7 +69,7 @@ export function InstrumentCard({
         )
       ) : (
         <>
-          <p>{kind.reference.says}</p>
+          <p>{inUnits(kind.reference.says)}</p>
           <p className={live.lost ? 'reading-value lost' : live.steady ? 'reading-value steady' : 'reading-value'}>
             <strong>{shown ?? '– –'}</strong> {kind.unit}{' '}
             <span className="soft">

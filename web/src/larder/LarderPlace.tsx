@@ -1,7 +1,6 @@
 import {
   formatCount,
   formatDay,
-  formatMass,
   heldFood,
   kitchenAt,
   newLotId,
@@ -19,6 +18,7 @@ import { FindBar, LONG_LIST, says } from '../controls/FindBar'
 import { useNote } from '../controls/useNote'
 import { PackLabel } from './PackLabel'
 import { Refusal } from '../controls/Refusal'
+import { formatMass } from '../units/units'
 
 /** Stored food, first to be used first; what is held or not yet food says so before anything else. */
 export default function LarderPlace() {

@@ -1,4 +1,5 @@
-import { formatDay, formatMass, formatTemp, type PackView } from '@ellop/core'
+import { formatDay, type PackView } from '@ellop/core'
+import { formatMass, formatTemp, inUnits } from '../units/units'
 
 /** The label of a pack, as it prints: what, from where, what was done, what is still to do, and until when. */
 export function PackLabel({ view, timeZone }: { view: PackView; timeZone: string }) {
@@ -28,7 +29,7 @@ export function PackLabel({ view, timeZone }: { view: PackView; timeZone: string
         {notYetFood && (
           <div>
             <dt>Still due</dt>
-            <dd>{view.due.join(' ')}</dd>
+            <dd>{inUnits(view.due.join(' '))}</dd>
           </div>
         )}
         <div>

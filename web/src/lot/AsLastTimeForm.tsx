@@ -1,6 +1,5 @@
 import {
   CHARACTERS,
-  formatMass,
   grouped,
   plainWords,
   type JudgeContext,
@@ -16,6 +15,7 @@ import { useNote } from '../controls/useNote'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { LookForm } from './LookForm'
 import { Refusal } from '../controls/Refusal'
+import { formatMass, inUnits } from '../units/units'
 
 /** A plant the cook knows, from a patch the cook knows: one tell is looked at live, all else is as last time, in one go. */
 export function AsLastTimeForm({
@@ -61,7 +61,7 @@ export function AsLastTimeForm({
             onClick={() => toggle(state)}
           >
             <TellDrawing character={last.character} state={state} />
-            <span>{plainWords(state)}</span>
+            <span>{inUnits(plainWords(state))}</span>
           </button>
         ))}
       </div>

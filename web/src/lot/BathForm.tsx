@@ -1,6 +1,5 @@
 import {
   formatSpan,
-  formatVolume,
   lotPlan,
   lotUse,
   minutesBetween,
@@ -24,6 +23,7 @@ import { LeachForecast } from './LeachForecast'
 import { WayChoice } from './WayChoice'
 import { Refusal } from '../controls/Refusal'
 import { OnDemand } from '../controls/OnDemand'
+import { formatVolume } from '../units/units'
 
 const WaysCompared = lazy(() => import('./WaysCompared'))
 const LeachPlanner = lazy(() => import('./LeachPlanner'))

@@ -1,4 +1,5 @@
-import { formatSpan, formatVolume, type LeachPlan } from '@ellop/core'
+import { formatSpan, type LeachPlan } from '@ellop/core'
+import { formatVolume } from '../units/units'
 import { ScatterChart } from 'echarts/charts'
 import { GridComponent, TooltipComponent } from 'echarts/components'
 import { init, use as register } from 'echarts/core'

@@ -11,6 +11,7 @@ import {
 } from '@ellop/core'
 import { GateIcon, STATE_WORD } from '../drawing/GateMark'
 import { Doubles } from './LookForm'
+import { inUnits } from '../units/units'
 
 /** Each gate with its reasons, and by which catalogue and at which moment it was judged. */
 export function GatesTab({
@@ -37,7 +38,7 @@ export function GatesTab({
               {state === 'ahead' ? (
                 <p>Its turn has not come.</p>
               ) : (
-                reasons.map((reason) => <p key={reason}>{reason}</p>)
+                reasons.map((reason) => <p key={reason}>{inUnits(reason)}</p>)
               )}
             </div>
           </li>

@@ -1,6 +1,7 @@
 import { tanninInputs, type BathFact, type Instant } from '@ellop/core'
 import { useMemo } from 'react'
 import { useEngine } from '../workers/useEngine'
+import { inUnits } from '../units/units'
 
 /** About how much of the tannin is still in the meal after the baths so far: an estimate for taste, as a range. */
 export function LeachEstimate({ baths, mass_g, now }: { baths: readonly BathFact[]; mass_g: number; now: Instant }) {
@@ -16,8 +17,8 @@ export function LeachEstimate({ baths, mass_g, now }: { baths: readonly BathFact
   return (
     <p className="told leach-estimate">
       About <strong>{percent(usual)}</strong> of the tannin is left ({percent(low)} to {percent(high)}). Book range for
-      tannin is wide. An estimate for taste, for grains of 2 mm, stirred now and then: only the crumb says that it is
-      done.
+      tannin is wide. An estimate for taste, for grains of {inUnits('2 mm')}, stirred now and then: only the crumb says
+      that it is done.
     </p>
   )
 }

@@ -1,17 +1,10 @@
-import {
-  formatSpan,
-  formatVolume,
-  kitchenAt,
-  tanninChoice,
-  type JudgeContext,
-  type LeachChoice,
-  type LeachPlan,
-} from '@ellop/core'
+import { formatSpan, kitchenAt, tanninChoice, type JudgeContext, type LeachChoice, type LeachPlan } from '@ellop/core'
 import { Button, Spin } from 'antd'
 import { lazy, useMemo, useState } from 'react'
 import { useEngine } from '../workers/useEngine'
 import { NumberField, readField } from '../controls/Field'
 import { OnDemand } from '../controls/OnDemand'
+import { formatVolume, inUnits } from '../units/units'
 
 const FrontChart = lazy(() => import('./FrontChart'))
 
@@ -102,7 +95,7 @@ function Reckoned({ mass_g, limit, step, context, onWater, budget }: Asked & { r
       </p>
     )
   if (told === 'failed') return <p className="refusal">The baths could not be reckoned. Open this again.</p>
-  if (told.best === undefined) return <p className="refusal">{told.why}</p>
+  if (told.best === undefined) return <p className="refusal">{inUnits(told.why)}</p>
   const { best, front } = told
   const cold = best.time.total.fuel_kJ === 0
   const shown = AIMS.filter(({ aim }) => aim !== 'fuel' || !cold)
@@ -118,7 +111,7 @@ function Reckoned({ mass_g, limit, step, context, onWater, budget }: Asked & { r
             aria-pressed={samePlan(best[aim], plan)}
             onClick={() => setChosen(best[aim])}
           >
-            <span>{says}</span>
+            <span>{inUnits(says)}</span>
             <strong>{costs(best[aim], cold)}</strong>
           </button>
         ))}
@@ -128,7 +121,7 @@ function Reckoned({ mass_g, limit, step, context, onWater, budget }: Asked & { r
       </OnDemand>
       <p className="forecast-says">
         <strong>{plan.baths}</strong> baths of <strong>{formatVolume(plan.water_mL)}</strong>,{' '}
-        {formatSpan(plan.minutes)} each, at {Math.round(plan.temp_C)} °C: {costs(plan, cold)}.
+        {formatSpan(plan.minutes)} each, at {inUnits(`${Math.round(plan.temp_C)} °C`)}: {costs(plan, cold)}.
       </p>
       <Button size="large" onClick={() => onWater(Math.round(plan.water_mL / 50) * 50)}>
         Take this much water

@@ -1,7 +1,5 @@
 import {
   currentStep,
-  formatMass,
-  formatVolume,
   loadsToGo,
   lotPlan,
   lotUse,
@@ -19,6 +17,7 @@ import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { WayChoice } from './WayChoice'
 import { Refusal } from '../controls/Refusal'
+import { formatMass, formatVolume, inUnits } from '../units/units'
 
 /** The next load into the pot: what for, how much, and the moment it boils again. */
 export function LoadForm({
@@ -62,7 +61,7 @@ export function LoadForm({
       <WayChoice lot={lot} context={context} />
       {plan?.verdict === 'refuse' && (
         <p className="refusal" role="alert">
-          {plan.reasons[0]?.text} Instead: {plan.instead}.
+          {inUnits(plan.reasons[0]?.text ?? '')} Instead: {inUnits(plan.instead ?? '')}.
         </p>
       )}
       {planned?.loads !== undefined && (
@@ -103,7 +102,7 @@ export function LoadForm({
           </Button>
         )}
       </div>
-      {boiling && <p className="told">The water. {waterVerdict(lot, context).says}</p>}
+      {boiling && <p className="told">The water. {inUnits(waterVerdict(lot, context).says)}</p>}
     </div>
   )
 }

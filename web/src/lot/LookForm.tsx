@@ -17,6 +17,7 @@ import { Link } from 'react-router'
 import { useNote } from '../controls/useNote'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { Refusal } from '../controls/Refusal'
+import { inUnits } from '../units/units'
 
 /** A tell is asked with its drawn states before anybody says whose state that is. Several may be seen in one stand. */
 export function LookForm({
@@ -68,7 +69,7 @@ export function LookForm({
             onClick={() => toggle(state)}
           >
             <TellDrawing character={character} state={state} />
-            <span>{plainWords(state)}</span>
+            <span>{inUnits(plainWords(state))}</span>
           </button>
         ))}
       </div>

@@ -1,10 +1,11 @@
-import { formatMass, type LotState } from '@ellop/core'
+import { type LotState } from '@ellop/core'
 import { Button, Checkbox } from 'antd'
 import { memo, useState } from 'react'
 import { EaterField } from '../controls/EaterField'
 import { NumberField, readField } from '../controls/Field'
 import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
+import { formatMass } from '../units/units'
 
 /** What never reaches home: a few eaten where they grew, by one eater at a time. It counts toward the day like any dish. */
 export const NibbleForm = memo(function NibbleForm({ lot }: { lot: LotState }) {

@@ -15,6 +15,7 @@ import { StraysForm } from './StraysForm'
 import { TasteForm } from './TasteForm'
 import { WayChoice } from './WayChoice'
 import { WeighForm } from './WeighForm'
+import { inUnits } from '../units/units'
 
 export interface ActProps {
   readonly lot: LotState
@@ -39,11 +40,11 @@ export function NowCard({ lot, next, context }: ActProps) {
           </span>
         )}
       </p>
-      <h2 id="now-title">{tasting ? 'Taste it' : next.title}</h2>
-      {next.detail !== '' && <p className="now-detail">{next.detail}</p>}
+      <h2 id="now-title">{tasting ? 'Taste it' : inUnits(next.title)}</h2>
+      {next.detail !== '' && <p className="now-detail">{inUnits(next.detail)}</p>}
       {tasting ? <TasteForm lot={lot} context={context} /> : <ActForm lot={lot} next={next} context={context} />}
       {next.otherwise !== '' && act.kind !== 'serve-or-pack' && (
-        <p className="now-otherwise">Otherwise: {next.otherwise}</p>
+        <p className="now-otherwise">Otherwise: {inUnits(next.otherwise)}</p>
       )}
     </section>
   )

@@ -1,5 +1,4 @@
 import {
-  formatMass,
   INGREDIENTS,
   INSTRUMENTS,
   isAsPicked,
@@ -26,6 +25,7 @@ import { ReadOff } from '../instruments/ReadOff'
 import { NibbleForm } from './NibbleForm'
 import { PackForm } from './PackForm'
 import { Refusal } from '../controls/Refusal'
+import { formatMass } from '../units/units'
 
 /**
  * What may have to be noted at any time: a stray, something thrown away, a pack of what is not yet food, a meeting. Each form is drawn

@@ -1,7 +1,6 @@
 import {
   discardBy,
   formatDay,
-  formatMass,
   keepGate,
   kitchenAt,
   lotUse,
@@ -19,6 +18,7 @@ import { Link, useNavigate } from 'react-router'
 import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { formatMass, inUnits } from '../units/units'
 
 const FIELDS = ['mass_g', 'storeTemp_C', 'containers']
 const STORE_WORDS: Readonly<Record<Store, string>> = {
@@ -134,7 +134,7 @@ export function PackForm({
       )}
       {rule !== undefined && (
         <p className="told wide">
-          {rule.says} Discard by {formatDay(discardBy(rule, context.now), timeZone, true)}.
+          {inUnits(rule.says)} Discard by {formatDay(discardBy(rule, context.now), timeZone, true)}.
         </p>
       )}
       {(otherError(FIELDS) ?? errorOf('gates')) !== undefined && (

@@ -2,6 +2,7 @@ import { withCapital, type Loss, type PlannedStep, type Use } from '@ellop/core'
 import { useMemo } from 'react'
 import type { Engines } from '../workers/engines'
 import { useEngine } from '../workers/useEngine'
+import { inUnits } from '../units/units'
 
 const percent = (share: number) => Math.round(100 * share)
 
@@ -40,7 +41,7 @@ export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; s
       )}
       {waterMayBeKept && <p>The water may be kept: what left the food is in it.</p>}
       <p className="caution">
-        For planning, in pieces {pieces_mm} mm thick, turned now and then
+        For planning, in pieces {inUnits(`${pieces_mm} mm`)} thick, turned now and then
         {cut && ': cut half as thick it goes four times as fast'}. It answers no hazard.
         {losses.some(({ what }) => what === 'soluble oxalate') &&
           ' Boiled once is still not free for a kidney that must be careful.'}

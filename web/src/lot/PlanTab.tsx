@@ -10,6 +10,7 @@ import {
 } from '@ellop/core'
 import { PlanLosses } from './PlanLosses'
 import { figuresOf, StepFigures } from './ThenCard'
+import { inUnits } from '../units/units'
 
 /** The whole plan: every step with its figures, limit and sign; why; and what the other schools would do. */
 export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext }) {
@@ -42,9 +43,9 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
               <p className="plan-figures">
                 <StepFigures step={step} />
               </p>
-              {step.limit !== undefined && <p className="run-limit">Limit: {step.limit}.</p>}
+              {step.limit !== undefined && <p className="run-limit">Limit: {inUnits(step.limit)}.</p>}
               {step.check !== undefined && figuresOf(step).length > 0 && (
-                <p>Look for: {step.check.replace(/\.$/, '')}.</p>
+                <p>Look for: {inUnits(step.check.replace(/\.$/, ''))}.</p>
               )}
             </li>
           ))}
@@ -55,7 +56,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
             <ul>
               {plan.otherWays.map(({ name, standing, why }) => (
                 <li key={name}>
-                  <strong>{name}</strong> ({standing}): {why}
+                  <strong>{name}</strong> ({standing}): {inUnits(why)}
                 </li>
               ))}
             </ul>
@@ -67,7 +68,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
         <ul className="reasons">
           {plan.reasons.map(({ about, text }, index) => (
             <li key={index}>
-              <span className="tag quiet">{plainWords(about)}</span> {text}
+              <span className="tag quiet">{plainWords(about)}</span> {inUnits(text)}
             </li>
           ))}
         </ul>

@@ -2,9 +2,7 @@ import {
   boilingPoint,
   currentStep,
   dryTarget,
-  formatMass,
   formatSpan,
-  formatTemp,
   kitchenAt,
   MINUTE_ms,
   toMs,
@@ -22,6 +20,7 @@ import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { Dial } from '../drawing/Dial'
 import { ReadOff } from '../instruments/ReadOff'
+import { formatMass, formatTemp, inUnits } from '../units/units'
 
 const FIELDS = ['temp_C', 'backToBoil_s', 'driedTo_g', 'minutes']
 
@@ -93,15 +92,15 @@ export function RunningLoad({
           left_s={left_s}
           of_s={Math.max(1, act.minutes * 60)}
           caption={`left of ${formatSpan(act.minutes)}`}
-          above={drying ? `${act.run.mass_g} g in` : formatTemp(boil_C)}
+          above={drying ? `${formatMass(act.run.mass_g)} in` : formatTemp(boil_C)}
         />
         <div className="run-words">
           <p className="now-kicker">Now · load {act.run.load}</p>
           <h2 id="now-title">{title}</h2>
           <p className="run-load">
-            {formatMass(act.run.mass_g)} in it. Look for: {next.detail}.
+            {formatMass(act.run.mass_g)} in it. Look for: {inUnits(next.detail)}.
           </p>
-          <p className="run-limit">{next.otherwise}</p>
+          <p className="run-limit">{inUnits(next.otherwise)}</p>
           {target !== undefined && (
             <p className="run-load">
               Dry enough at <strong>{formatMass(target.target_g)}</strong> or less, or when two readings of the scale an
@@ -165,7 +164,7 @@ export function RunningLoad({
         )}
       </div>
       <ReadOff id={drying ? 'scale' : 'thermometer'} lot={lot} context={context} onTake={drying ? setDried : setTemp} />
-      {!drying && <p className="told">The water. {water.says}</p>}
+      {!drying && <p className="told">The water. {inUnits(water.says)}</p>}
     </section>
   )
 }

@@ -15,6 +15,7 @@ import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { StandReason } from '../take/StandReason'
 import { Refusal } from '../controls/Refusal'
+import { inUnits } from '../units/units'
 
 const FIELDS = ['stems', 'taken', 'wildlifeOn', 'cutByOthers']
 
@@ -127,8 +128,8 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           <p className="told">
             {before > 0 &&
               `${before} were cut there before and have drawn on the same share: ${Math.max(0, share.pieces - before)} are left of it. `}
-            {share.text} The schools say {share.schools.map(({ name, pieces: many }) => `${many} (${name})`).join(', ')}
-            .
+            {inUnits(share.text)} The schools say{' '}
+            {share.schools.map(({ name, pieces: many }) => `${many} (${name})`).join(', ')}.
           </p>
         )}
       </div>

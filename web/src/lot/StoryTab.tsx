@@ -1,7 +1,6 @@
 import {
   describeEntry,
   formatDay,
-  formatMass,
   isLotEntry,
   kitchenAt,
   massBalance,
@@ -13,6 +12,7 @@ import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { useBook } from '../book/bookStore'
 import { BalanceDrawing } from '../drawing/BalanceDrawing'
+import { formatMass, inUnits } from '../units/units'
 
 /** What became of it: every gram on one picture, and every entry in order. */
 export function StoryTab({ lot, context }: { lot: LotState; context: JudgeContext }) {
@@ -36,7 +36,7 @@ export function StoryTab({ lot, context }: { lot: LotState; context: JudgeContex
               <time dateTime={entry.at}>
                 {formatDay(entry.at, timeZone)} {timeOf(entry.at, timeZone)}
               </time>
-              <span>{describeEntry(entry, context.book, context.catalogue)}</span>
+              <span>{inUnits(describeEntry(entry, context.book, context.catalogue))}</span>
             </li>
           ))}
         </ol>

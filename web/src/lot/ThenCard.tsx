@@ -1,9 +1,5 @@
 import {
-  formatMass,
-  formatMassRange,
   formatSpan,
-  formatTemp,
-  formatVolume,
   lotPlan,
   plainWords,
   waterVerdict,
@@ -11,6 +7,7 @@ import {
   type LotState,
   type PlannedStep,
 } from '@ellop/core'
+import { formatMass, formatMassRange, formatTemp, formatVolume, inUnits } from '../units/units'
 
 /** Steps that the Sort gate has behind it. */
 const SORTING_OPS = ['sort', 'wash', 'rinse', 'shake-out']
@@ -25,7 +22,7 @@ export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContex
       <h2>{plan.verdict === 'refuse' ? 'Not as asked' : 'Then'}</h2>
       {plan.verdict === 'refuse' ? (
         <p>
-          {plan.reasons[0]?.text} Instead: {plan.instead}.
+          {inUnits(plan.reasons[0]?.text ?? '')} Instead: {inUnits(plan.instead ?? '')}.
         </p>
       ) : (
         <ol>
@@ -46,7 +43,7 @@ export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContex
           )}
         </ol>
       )}
-      {plan.verdict !== 'refuse' && <p className="water-box">{waterVerdict(lot, context).says}</p>}
+      {plan.verdict !== 'refuse' && <p className="water-box">{inUnits(waterVerdict(lot, context).says)}</p>}
     </aside>
   )
 }
@@ -67,11 +64,11 @@ export function figuresOf(step: PlannedStep): readonly string[] {
 
 export function StepFigures({ step }: { step: PlannedStep }) {
   const parts = figuresOf(step)
-  if (parts.length === 0) return <span>{step.check}</span>
+  if (parts.length === 0) return <span>{inUnits(step.check ?? '')}</span>
   return (
     <span className="step-figures">
       {parts.map((part) => (
-        <span key={part}>{part}</span>
+        <span key={part}>{inUnits(part)}</span>
       ))}
     </span>
   )

@@ -1,7 +1,6 @@
 import {
   BATHS_FOLLOWED,
   formatSpan,
-  formatVolume,
   kitchenAt,
   leachLessons,
   lotUse,
@@ -15,6 +14,7 @@ import {
 import { Spin } from 'antd'
 import { useMemo } from 'react'
 import { useEngine } from '../workers/useEngine'
+import { formatVolume, inUnits } from '../units/units'
 
 const STARCH_WORDS = {
   binds: 'binds and thickens',
@@ -118,7 +118,7 @@ export default function WaysCompared({
         {asked.not.map(({ name, why }) => (
           <div key={name}>
             <dt>{name}</dt>
-            <dd>{why}</dd>
+            <dd>{inUnits(why)}</dd>
           </div>
         ))}
       </dl>

@@ -1,9 +1,10 @@
-import { formatMassRange, lotPlan, type JudgeContext, type LotState, type WeighedAfter } from '@ellop/core'
+import { lotPlan, type JudgeContext, type LotState, type WeighedAfter } from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { ReadOff } from '../instruments/ReadOff'
+import { formatMassRange } from '../units/units'
 
 /** Weighing after cooking or drying, beside what was to be expected. */
 export function WeighForm({ lot, after, context }: { lot: LotState; after: WeighedAfter; context: JudgeContext }) {

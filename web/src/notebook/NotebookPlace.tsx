@@ -20,6 +20,7 @@ import { Redate } from './Redate'
 import { saveFile } from './saveFile'
 import { StrikeOut } from './StrikeOut'
 import { useFound } from './useFound'
+import { inUnits } from '../units/units'
 
 const PAGE = 30
 
@@ -75,7 +76,7 @@ export default function NotebookPlace() {
                 <EntryLine
                   key={entry.id}
                   entry={entry}
-                  says={describeEntry(entry, log.state, context.catalogue)}
+                  says={inUnits(describeEntry(entry, log.state, context.catalogue))}
                   lot={lot}
                   lotCode={lot === undefined ? '' : log.state.lots.get(lot)?.code || lot}
                   struck={log.amendments.struck.has(entry.id)}

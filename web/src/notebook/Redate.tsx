@@ -6,6 +6,7 @@ import { Field } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { WhatItChanges } from './WhatItChanges'
+import { inUnits } from '../units/units'
 
 /** Giving an entry the time at which it really happened: what that would change is shown before it is made. */
 export function Redate({ entry, onClose }: { entry: Entry; onClose: () => void }) {
@@ -37,7 +38,7 @@ export function Redate({ entry, onClose }: { entry: Entry; onClose: () => void }
   }
   return (
     <Modal title="Change when it happened" open onCancel={onClose} footer={null} width={640}>
-      <blockquote>{describeEntry(entry, context.book, context.catalogue)}</blockquote>
+      <blockquote>{inUnits(describeEntry(entry, context.book, context.catalogue))}</blockquote>
       <p>
         In the notebook at {formatDay(entry.at, timeZone, true)}, {timeOf(entry.at, timeZone)}. The first time stays
         legible.

@@ -6,6 +6,7 @@ import { Field } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { WhatItChanges } from './WhatItChanges'
+import { inUnits } from '../units/units'
 
 /** Striking an entry out: what it would change is shown before it is made. */
 export function StrikeOut({ entry, onClose }: { entry: Entry; onClose: () => void }) {
@@ -25,7 +26,7 @@ export function StrikeOut({ entry, onClose }: { entry: Entry; onClose: () => voi
   }
   return (
     <Modal title="Strike out" open onCancel={onClose} footer={null} width={640}>
-      <blockquote>{describeEntry(entry, context.book, context.catalogue)}</blockquote>
+      <blockquote>{inUnits(describeEntry(entry, context.book, context.catalogue))}</blockquote>
       <WhatItChanges amendment={draft} />
       <Field label="Why" error={otherError([])}>
         {(id) => <Input id={id} size="large" value={why} onChange={(event) => setWhy(event.target.value)} />}

@@ -8,7 +8,6 @@ import {
   formatCount,
   formatDay,
   formatList,
-  formatMass,
   gateViews,
   grouped,
   isHarmful,
@@ -37,6 +36,7 @@ import { rowName } from '../season/words'
 import '../app/field.css'
 import { Refusal } from '../controls/Refusal'
 import { NotThere } from '../controls/NotThere'
+import { formatMass, inUnits } from '../units/units'
 
 const TELLS = 5
 const DOUBLES = 4
@@ -110,7 +110,7 @@ function Picking({ line, outing }: { line: FieldLine; outing: string }) {
       )}
       {against.map((each) => (
         <p key={each} className="refusal">
-          {each}
+          {inUnits(each)}
         </p>
       ))}
       {doubles.length > 0 && (
@@ -135,7 +135,7 @@ function Picking({ line, outing }: { line: FieldLine; outing: string }) {
       )}
       {ground?.living.map((each) => (
         <p key={each} className="told">
-          Only cooked right through. {each}
+          Only cooked right through. {inUnits(each)}
         </p>
       ))}
       {against.length === 0 && !open && (
@@ -256,7 +256,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
         <p className="told">
           {before > 0 &&
             `${grouped(before)} were cut there before: ${grouped(Math.max(0, share.pieces - before))} are left of the share. `}
-          {share.text}
+          {inUnits(share.text)}
         </p>
       )}
       {taxon.wildlifeHost !== undefined && (

@@ -6,9 +6,7 @@ import {
   formatCount,
   formatDay,
   formatList,
-  formatMass,
   formatSpan,
-  formatVolume,
   grouped,
   kitchenAt,
   outingChoices,
@@ -35,6 +33,7 @@ import { useSeason } from '../season/useSeason'
 import '../app/field.css'
 import '../app/season.css'
 import { Refusal } from '../controls/Refusal'
+import { formatMass, formatVolume, inUnits } from '../units/units'
 
 const DAYS_AHEAD = 10
 const MOST_PLATES = 500
@@ -211,7 +210,7 @@ export default function OutingPlace() {
                     {choice.narrow && ', a short window'}
                     {choice.toAsk.length > 0 && !shut && `; still to ask: ${formatList(choice.toAsk)}`}
                   </p>
-                  {shut && <p className="refusal">{choice.against.join(' ')}</p>}
+                  {shut && <p className="refusal">{inUnits(choice.against.join(' '))}</p>}
                 </li>
               )
             })}
@@ -221,7 +220,9 @@ export default function OutingPlace() {
           <h2>
             Field sheet, {formatDay(at, timeZone, true)}
             {weather !== undefined &&
-              ` · ${Math.round(weather.min_C)} to ${Math.round(weather.max_C)} °C${(weather.rain_mm ?? 0) > 0.5 ? `, ${Math.round(weather.rain_mm ?? 0)} mm rain` : ', dry'}`}
+              inUnits(
+                ` · ${Math.round(weather.min_C)} to ${Math.round(weather.max_C)} °C${(weather.rain_mm ?? 0) > 0.5 ? `, ${Math.round(weather.rain_mm ?? 0)} mm rain` : ', dry'}`,
+              )}
           </h2>
           {chosen.length === 0 ? (
             <p>Tick what you want to bring home: the sheet says how much, in what order and what to look at.</p>
@@ -229,7 +230,7 @@ export default function OutingPlace() {
             <>
               {plan.warnings.map((warning) => (
                 <p key={warning} className="refusal">
-                  {warning}
+                  {inUnits(warning)}
                 </p>
               ))}
               <ol className="stops">

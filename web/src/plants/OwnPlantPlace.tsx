@@ -20,6 +20,7 @@ import { PlantSelect } from '../controls/PlantSelect'
 import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
 import { TellDrawing } from '../drawing/TellDrawing'
+import { inUnits, formatMass } from '../units/units'
 
 const EMPTY: OwnPlant = {
   scientificName: '',
@@ -197,8 +198,8 @@ export default function OwnPlantPlace() {
         </div>
         <p className="told">
           It will be boiled for {OWN_CARE.boil_minutes} minutes or more and its water thrown away,{' '}
-          {OWN_CARE.firstTaste_g} g at first and never more than {OWN_CARE.perDay_g} g a day, and never for children or
-          in pregnancy.
+          {formatMass(OWN_CARE.firstTaste_g)} at first and never more than {formatMass(OWN_CARE.perDay_g)} a day, and
+          never for children or in pregnancy.
         </p>
       </section>
       <Refusal sentence={otherError(FIELDS)} />
@@ -243,7 +244,7 @@ function States({
           onClick={() => toggle(state)}
         >
           <TellDrawing character={character} state={state} />
-          <span>{plainWords(state)}</span>
+          <span>{inUnits(plainWords(state))}</span>
         </button>
       ))}
     </div>

@@ -6,7 +6,6 @@ import {
   formatDay,
   eatenBy,
   formatList,
-  formatMass,
   isBegun,
   kitchenAt,
   limitHere,
@@ -32,6 +31,7 @@ import { TellDrawing } from '../drawing/TellDrawing'
 import { StandReason } from '../take/StandReason'
 import { NotThere } from '../controls/NotThere'
 import { NeverLaxer, WhoSaysSo } from '../controls/WhoSaysSo'
+import { formatMass, inUnits } from '../units/units'
 
 const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
   'raw-ok': 'raw or cooked',
@@ -82,7 +82,7 @@ export default function PlantPlace() {
               its taste and strength may be either’s: where a key tell does not fit, it is not told.
             </p>
           )}
-          {doubt !== undefined && taxon.neverFood === undefined && <p className="told doubt">{doubt.says}</p>}
+          {doubt !== undefined && taxon.neverFood === undefined && <p className="told doubt">{inUnits(doubt.says)}</p>}
           {taxon.neverFood === undefined ? (
             <Verdicts taxon={taxon} />
           ) : (
@@ -175,7 +175,7 @@ function Tells({ taxon }: { taxon: Taxon }) {
                 <TellDrawing key={state} character={character} state={state} />
               ))}
             </span>
-            <span>{(taxon.characters[character] ?? []).map(plainWords).join(' or ')}</span>
+            <span>{inUnits((taxon.characters[character] ?? []).map(plainWords).join(' or '))}</span>
             {taxon.visible[character] !== undefined && <em>{taxon.visible[character].join(', ')} only</em>}
           </li>
         ))}
@@ -203,7 +203,7 @@ function TakenFor({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
                   )}{' '}
                   <i>{scientificName}</i> <span className="tag">{severity}</span>
                 </h3>
-                <p>{why}</p>
+                <p>{inUnits(why)}</p>
                 <ul>
                   {tells.map((tell) => (
                     <li key={tell}>{tell}</li>
@@ -266,8 +266,8 @@ function UseCard({
     return (
       <section className="card">
         <h2>{title}: never</h2>
-        <p>{use.whyNever}</p>
-        {use.instead !== undefined && <p>Instead: {use.instead}.</p>}
+        <p>{inUnits(use.whyNever ?? '')}</p>
+        {use.instead !== undefined && <p>Instead: {inUnits(use.instead)}.</p>}
       </section>
     )
   return (
@@ -275,15 +275,16 @@ function UseCard({
       <h2>
         {title}: {VERDICTS[use.verdict]}
       </h2>
-      {use.tenderness !== undefined && <p>{use.tenderness}</p>}
-      {use.cut !== undefined && <p>{use.cut}</p>}
+      {use.tenderness !== undefined && <p>{inUnits(use.tenderness)}</p>}
+      {use.cut !== undefined && <p>{inUnits(use.cut)}</p>}
       <div className="use-columns">
         <div>
           <h3>Hazards and what answers them</h3>
           <ul>
             {use.hazards.map(({ id, level, note, answers }) => (
               <li key={id}>
-                <strong>{plainWords(id)}</strong> ({level}). {note} {answers.map(({ says }) => says).join(' ')}
+                <strong>{plainWords(id)}</strong> ({level}).{' '}
+                {inUnits(`${note} ${answers.map(({ says }) => says).join(' ')}`)}
               </li>
             ))}
           </ul>
@@ -291,12 +292,13 @@ function UseCard({
           <ul>
             {use.cautionFor.map(({ who, what, why }) => (
               <li key={who}>
-                <strong>{plainWords(who)}</strong>: {what}. {why}
+                <strong>{plainWords(who)}</strong>: {what}. {inUnits(why)}
               </li>
             ))}
             {use.amounts.map(({ who, perDay_g, why, school }) => (
               <li key={`${who}${school ?? ''}`}>
-                <strong>{who}</strong>: {formatMass(perDay_g)} a day{school === undefined ? '' : ` (${school})`}. {why}
+                <strong>{who}</strong>: {formatMass(perDay_g)} a day{school === undefined ? '' : ` (${school})`}.{' '}
+                {inUnits(why)}
               </li>
             ))}
           </ul>
@@ -307,7 +309,7 @@ function UseCard({
                 <strong>
                   {store}, {after}
                 </strong>
-                : {keeps.low} to {keeps.high} {keeps.unit}. {says}
+                : {keeps.low} to {keeps.high} {keeps.unit}. {inUnits(says)}
               </li>
             ))}
           </ul>
@@ -351,12 +353,12 @@ function School({
           return (
             <li key={`${op} ${index}`} className={here?.reachable === false ? 'unreachable' : ''}>
               <strong>{plainWords(op)}</strong>
-              {critical && <span className="tag limit">limit</span>} {here?.says ?? check ?? ''}
+              {critical && <span className="tag limit">limit</span>} {inUnits(here?.says ?? check ?? '')}
             </li>
           )
         })}
       </ol>
-      <p className="soft">{why}</p>
+      <p className="soft">{inUnits(why)}</p>
       {evidence !== undefined && <WhoSaysSo evidence={evidence} />}
     </section>
   )

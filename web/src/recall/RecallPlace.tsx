@@ -1,7 +1,6 @@
 import {
   formatDay,
   formatList,
-  formatMass,
   kitchenAt,
   recallReach,
   type JudgeContext,
@@ -16,6 +15,7 @@ import { Choice } from '../controls/Choice'
 import { Field } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
+import { formatMass, inUnits } from '../units/units'
 
 type Kind = 'patch' | 'lot' | 'pack'
 const KINDS: readonly { value: Kind; label: string }[] = [
@@ -107,7 +107,7 @@ export default function RecallPlace() {
                   ? (context.book.house.patches[recall.patch]?.name ?? recall.patch)
                   : (recall.pack ?? `lot ${context.book.lots.get(recall.lot)?.code ?? recall.lot}`)}
               </h3>
-              <p>{recall.why}</p>
+              <p>{inUnits(recall.why)}</p>
               <Reach reach={recallReach(recall, context.book)} context={context} />
             </article>
           ))}

@@ -1,7 +1,8 @@
-import { formatVolume, type RehearsalBest, type RehearsalEnd, type RehearsalState, type Scenario } from '@ellop/core'
+import { type RehearsalBest, type RehearsalEnd, type RehearsalState, type Scenario } from '@ellop/core'
 import { Button } from 'antd'
 import { Link } from 'react-router'
 import { VERDICT_WORDS } from './RehearsalsPlace'
+import { formatVolume, inUnits } from '../units/units'
 
 const WATER_WORDS = { cold: 'cold', hot: 'at the boil', running: 'running' } as const
 const STARCH_WORDS = { binds: 'binds', undecided: 'may not bind', cooked: 'no longer binds' } as const
@@ -32,7 +33,7 @@ export function RehearsalEndCard({
       {end.unsafe.length > 0 && (
         <ul className="rehearsal-risks">
           {end.unsafe.map((why) => (
-            <li key={why}>{why}</li>
+            <li key={why}>{inUnits(why)}</li>
           ))}
         </ul>
       )}

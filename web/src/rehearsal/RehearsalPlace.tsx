@@ -1,5 +1,4 @@
 import {
-  formatVolume,
   GRAINS_mm,
   rehearsalForecast,
   rehearsalLimits,
@@ -22,6 +21,7 @@ import { RehearsalEndCard } from './RehearsalEndCard'
 import '../app/rehearsal.css'
 import { OnDemand } from '../controls/OnDemand'
 import { NotThere } from '../controls/NotThere'
+import { formatVolume, inUnits } from '../units/units'
 
 const ForecastChart = lazy(() => import('../lot/ForecastChart'))
 
@@ -74,7 +74,7 @@ function Rehearsal({ scenario }: { scenario: Scenario }) {
       <div className="place-head">
         <h1>{scenario.name}</h1>
         <p>
-          {scenario.tells} <Link to="/rehearsals">All rehearsals</Link>
+          {inUnits(scenario.tells)} <Link to="/rehearsals">All rehearsals</Link>
         </p>
       </div>
       <div className="rehearsal-grid">
@@ -99,7 +99,7 @@ function Rehearsal({ scenario }: { scenario: Scenario }) {
             {state.story.map(({ hours, text }, index) => (
               <li key={index}>
                 <span className="soft">{clock(hours)}</span>
-                <span>{text}</span>
+                <span>{inUnits(text)}</span>
               </li>
             ))}
           </ol>
@@ -146,13 +146,13 @@ function Stand({ scenario, state }: { scenario: Scenario; state: RehearsalState 
         <div>
           <dt>the lot</dt>
           <dd>
-            {scenario.mass_g} g, grains of {state.size_mm} mm ·{' '}
+            {inUnits(`${scenario.mass_g} g, grains of ${state.size_mm} mm`)} ·{' '}
             {scenario.wants === 'flour' ? 'for flour that binds' : 'to eat'}
           </dd>
         </div>
         <div>
           <dt>water comes at</dt>
-          <dd>{scenario.tap_C} °C</dd>
+          <dd>{inUnits(`${scenario.tap_C} °C`)}</dd>
         </div>
       </dl>
     </div>
@@ -208,7 +208,7 @@ function Moves({
           onChange={(size) => onMove({ kind: 'grind', size_mm: Number(size) })}
           options={GRAINS_mm.map((value) => ({
             value: String(value),
-            label: value === 8 ? 'cracked, 8 mm' : `${value} mm`,
+            label: inUnits(value === 8 ? 'cracked, 8 mm' : `${value} mm`),
           }))}
         />
       )}

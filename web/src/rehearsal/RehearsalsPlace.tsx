@@ -2,6 +2,7 @@ import { SCENARIOS } from '@ellop/core'
 import { Link } from 'react-router'
 import { gameOf, useGames, type Verdict } from './games'
 import '../app/rehearsal.css'
+import { inUnits } from '../units/units'
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   well: 'Well done',
@@ -40,7 +41,7 @@ export default function RehearsalsPlace() {
                   ))}
                 </span>
                 <strong>{name}</strong>
-                <span>{tells}</span>
+                <span>{inUnits(tells)}</span>
                 <span className={`rehearsal-state ${verdict ?? ''}`}>
                   {verdict === undefined ? (begun ? 'begun' : 'not tried yet') : VERDICT_WORDS[verdict]}
                 </span>

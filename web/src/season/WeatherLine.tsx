@@ -5,6 +5,7 @@ import { useBook } from '../book/bookStore'
 import { FileInput } from '../controls/FileInput'
 import { say, sayRefused } from '../controls/said'
 import { takeWeatherFile, type KnownWeather } from './weather'
+import { inUnits } from '../units/units'
 
 /** Whose weather the season goes by, and what the coming days mean for a walk. */
 export function WeatherLine({ known, onTaken }: { known: KnownWeather | undefined; onTaken: () => void }) {
@@ -40,11 +41,11 @@ export function WeatherLine({ known, onTaken }: { known: KnownWeather | undefine
           {ahead.slice(0, 7).map(({ day, min_C, max_C, rain_mm = 0, wind_km_h = 0 }) => (
             <li key={day} className={rain_mm > 5 ? 'wet' : wind_km_h > 30 ? 'windy' : ''}>
               <strong>{formatDay(`${day}T12:00:00.000Z`, 'UTC').split(' ').slice(0, 2).join(' ')}</strong>
+              <span>{inUnits(`${Math.round(min_C)} to ${Math.round(max_C)} °C`)}</span>
               <span>
-                {Math.round(min_C)} to {Math.round(max_C)} °C
-              </span>
-              <span>
-                {rain_mm > 0.5 ? `${Math.round(rain_mm)} mm rain` : wind_km_h > 30 ? `wind ${wind_km_h} km/h` : 'dry'}
+                {inUnits(
+                  rain_mm > 0.5 ? `${Math.round(rain_mm)} mm rain` : wind_km_h > 30 ? `wind ${wind_km_h} km/h` : 'dry',
+                )}
               </span>
             </li>
           ))}

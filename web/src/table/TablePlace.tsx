@@ -1,7 +1,6 @@
 import {
   isBegun,
   eaterVerdict,
-  formatMass,
   gateViews,
   heldFood,
   isUsedUp,
@@ -24,6 +23,9 @@ import { Field, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { AskEater } from './AskEater'
+import { formatMass, inUnits } from '../units/units'
+import { Refusal } from '../controls/Refusal'
+import { useQuantityText } from '../units/useQuantityText'
 
 interface Food {
   readonly key: string
@@ -190,7 +192,7 @@ function Serving({
         </div>
         {shut.map(({ gate, state, reasons }) => (
           <p key={gate} className="refusal">
-            {GATE_NAMES[gate]} is {state}. {reasons.join(' ')}
+            {GATE_NAMES[gate]} is {state}. {inUnits(reasons.join(' '))}
           </p>
         ))}
         <ul className="eaters">
@@ -208,7 +210,7 @@ function Serving({
                 {verdict.reasons.length === 0 ? (
                   <p>Nothing to mind.</p>
                 ) : (
-                  verdict.reasons.map((reason) => <p key={reason}>{reason.replace(`${eater.name}: `, '')}</p>)
+                  verdict.reasons.map((reason) => <p key={reason}>{inUnits(reason.replace(`${eater.name}: `, ''))}</p>)
                 )}
               </div>
               {verdict.state === 'ajar' ? (
@@ -217,14 +219,10 @@ function Serving({
                 </button>
               ) : (
                 portions[eater.id] !== undefined && (
-                  <Input
-                    className="number portion"
-                    size="large"
-                    inputMode="decimal"
-                    aria-label={`Portion of ${eater.name} in grams`}
-                    suffix="g"
-                    value={portions[eater.id]}
-                    onChange={(event) => setPortions({ ...portions, [eater.id]: event.target.value })}
+                  <Portion
+                    of={eater.name}
+                    value={portions[eater.id] ?? ''}
+                    onChange={(text) => setPortions({ ...portions, [eater.id]: text })}
                   />
                 )
               )}
@@ -250,6 +248,25 @@ function Serving({
         </p>
       </section>
       {asking !== undefined && <AskEater eater={asking} onClose={() => setAsking(undefined)} />}
+    </div>
+  )
+}
+
+function Portion({ of, value, onChange }: { of: string; value: string; onChange: (text: string) => void }) {
+  const quantity = useQuantityText(value, 'g', onChange)
+  return (
+    <div className="portion">
+      <Input
+        className="number"
+        size="large"
+        inputMode="decimal"
+        aria-label={`Portion of ${of} in ${quantity.unit === 'g' ? 'grams' : 'ounces'}`}
+        aria-invalid={quantity.refused !== undefined}
+        suffix={quantity.comesTo === undefined ? quantity.unit : `= ${quantity.comesTo}`}
+        value={quantity.text}
+        onChange={(event) => quantity.type(event.target.value)}
+      />
+      <Refusal sentence={quantity.refused} />
     </div>
   )
 }

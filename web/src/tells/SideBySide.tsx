@@ -1,6 +1,7 @@
 import { commonName, isShared, plainWords, tellLabel, type Taxon } from '@ellop/core'
 import { Link } from 'react-router'
 import { TellDrawing } from '../drawing/TellDrawing'
+import { inUnits } from '../units/units'
 
 const STATES_SHOWN = 3
 
@@ -84,7 +85,7 @@ function PlantHead({ taxon, says, className }: { taxon: Taxon; says: string; cla
     <th scope="col" className={className}>
       <Link to={`/plant/${encodeURIComponent(taxon.scientificName)}`}>{commonName(taxon)}</Link>
       <i>{taxon.scientificName}</i>
-      <span>{says}</span>
+      <span>{inUnits(says)}</span>
     </th>
   )
 }
@@ -131,7 +132,7 @@ function Cell({
             ))}
           </span>
           <span className="words">
-            {shown.slice(0, STATES_SHOWN).map(plainWords).join(' or ')}
+            {inUnits(shown.slice(0, STATES_SHOWN).map(plainWords).join(' or '))}
             {shown.length > STATES_SHOWN && ` or ${shown.length - STATES_SHOWN} more`}
           </span>
         </>

@@ -22,6 +22,7 @@ import { LookForm } from '../lot/LookForm'
 import { rivalsOf } from './rivals'
 import { SideBySide } from './SideBySide'
 import { NotThere } from '../controls/NotThere'
+import { inUnits } from '../units/units'
 
 /** Telling the plant: the gate and why, the one thing to look at next, and what was seen against what still stands. */
 export default function TellsPlace() {
@@ -115,7 +116,7 @@ function GateCard({ gate, standing }: { gate: GateView; standing: readonly strin
       </svg>
       <div>
         <h2>{title}</h2>
-        <p>{gate.reasons.slice(0, 3).join(' ')}</p>
+        <p>{inUnits(gate.reasons.slice(0, 3).join(' '))}</p>
       </div>
     </section>
   )
