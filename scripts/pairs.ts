@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { CATALOGUE, SEPARATION_EXCEPTIONS, separationOf, type Taxon } from '@ellop/core'
+import { CATALOGUE, separationOf, type Taxon } from '@ellop/core'
 
 /** `npm run pairs`: the table of every food against every deadly and toxic plant; `--check` only says whether it is up to date. */
 const FILE = fileURLToPath(new URL('../docs/pairs.md', import.meta.url))
@@ -65,12 +65,6 @@ ${table(
       sometimes.join(', '),
     ]),
 )}
-
-## Listed pairs with fewer than two, in words
-
-${Object.entries(SEPARATION_EXCEPTIONS)
-  .map(([pair, why]) => `- **${pair}**: ${why}`)
-  .join('\n')}
 
 ## Every listed pair
 

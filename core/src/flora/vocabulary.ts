@@ -48,7 +48,7 @@ export const CHARACTERS: Readonly<Record<string, CharacterDef>> = {
   flowerSymmetry: character('Flower form', 'Is the flower even all round, or does it have a left and a right?', 'flowerForm', 'look', 'regular, two-sided, none-visible'),
   petals: character('Petals', 'How many petals?', 'flowerForm', 'look', '3, 4, 5, 5-deeply-split, 6, many, composite-head, none'),
   inflorescence: character('How the flowers stand', 'How do the flowers stand together?', 'inflorescence', 'look', 'solitary-leafless-stalk, solitary, umbel, compound-umbel, raceme, spike, panicle, head, cluster-flat, cigar-spike, axillary-cluster, catkin'),
-  fruit: character('Fruit', 'What kind of fruit is it?', 'fruit', 'look', 'capsule, pod, berry-single, berry-compound, drupe, aril, nut-in-cup, winged, burr, dry-with-parachute, split-pair, pepo, hip, pome'),
+  fruit: character('Fruit', 'What kind of fruit is it?', 'fruit', 'look', 'capsule, pod, berry-single, berry-compound, drupe, aril, nut-in-cup, winged, burr, dry-with-parachute, split-pair, pepo, hip, pome, nutlet'),
   fruitColour: character('Fruit colour', 'What colour is the fruit?', 'fruitColour', 'look', 'green, red, orange, yellow, blue-black, purple, brown, white'),
   underground: character('Underground', 'What is under the ground?', 'underground', 'dig', 'tap-root-long, tap-root-swollen-chambered, fibrous, rhizome, tuber, corm-coated, bulb-coated, bulb-scaly, globose-root, cluster-of-tubers'),
   needleSection: character('Needle section', 'Roll one needle. What is its section?', 'needle', 'look', 'flat, four-sided, half-round'),
@@ -61,6 +61,12 @@ export const CHARACTERS: Readonly<Record<string, CharacterDef>> = {
   frondStalk: character('Stalk of the frond', 'What is the stalk of the frond like?', 'frondStalk', 'look', 'deep-groove-smooth, brown-scales, furry, smooth-round'),
   thallusColour: character('Colour of the lichen', 'What colour is it when dry?', 'thallus', 'look', 'brown, grey, yellow-green'),
   umbelBracts: character('Small leaves under the umbel', 'What stands under the whole umbel and its parts?', 'umbelBracts', 'look', 'none, few-or-many, feathery, bent-back, long-hanging'),
+  leafFoot: character('Foot of the blade', 'Look where the blade meets its stalk. What shape is its foot?', 'leafForm', 'look', 'lobes-pointing-back, lobes-pointing-out, rounded, wedge'),
+  headRays: character('Rim of the flower head', 'Look at one flower head. What stands round its rim?', 'flowerColour', 'look', 'yellow-straps, white-straps, purple-straps, no-straps, straps-all-through'),
+  headBracts: character('Green leaves under the head', 'Turn one flower head over. How do the green leaves that hold it stand?', 'headBracts', 'look', 'one-even-row, overlapping-rows, outer-row-bent-down, spine-tipped, hooked'),
+  rimFlowers: character('Rim of the flower cluster', 'Look at one flat cluster. What are the flowers at its rim like?', 'flowerForm', 'look', 'all-alike, large-at-the-rim'),
+  umbelRays: character('Rays of the umbel', 'Count the stalks that carry the topmost umbel. How many spring from its one point?', 'umbelRays', 'look', 'under-30, over-30'),
+  clusterSeat: character('Seat of the flower clusters', 'Where on the stem do the flower clusters sit, and do they branch?', 'inflorescence', 'look', 'at-the-tip, at-the-leaf-joints-branched, at-the-leaf-joints-unbranched'),
   habitatSeen: character('Where it grows', 'What sort of place is this?', 'habitat', 'look', HABITATS.join(', ')),
 } // prettier-ignore
 

@@ -62,11 +62,3 @@ export function isShared(claimed: Taxon, other: Taxon, character: string, seen?:
   const own = seen ?? claimed.characters[character] ?? []
   return own.length > 0 && own.every((state) => other.characters[character]?.includes(state) === true)
 }
-
-/** Pairs that fewer than two sure tells part, and why the plant may be cleared all the same. */
-export const SEPARATION_EXCEPTIONS: Readonly<Record<string, string>> = {
-  'Urtica dioica | Mercurialis perennis':
-    'Stingless and round-stemmed shoots of nettle exist, so that no single tell is sure. A nettle that stings and is square is cleared; one that does not sting is not, and stays on the ground.',
-  'Heracleum sphondylium | Heracleum mantegazzianum':
-    'Young leaves of the two are told by the hairs of the leaf surely, and by rounded against sharp lobes where they are typical. A shoot whose lobes are sharp, or whose stem is blotched purple, is not cleared.',
-}

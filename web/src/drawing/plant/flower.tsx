@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { DEEP, GREEN, LEAF, LINE, PAINT, PAPER, SOIL_LINE, THIN } from './ink'
+import { DEEP, GREEN, LEAF, LINE, PAINT, PAPER, RED, SOIL_LINE, THIN } from './ink'
 
 /** How one flower of a plant looks. */
 export interface FlowerLook {
@@ -132,6 +132,94 @@ const bracts = (marks: ReactNode) => (
   </g>
 ) // prettier-ignore
 
+/** One head of a daisy or thistle relative from above: what stands round its rim. */
+const rim = (straps: ReactNode, disc: ReactNode) => (
+  <g transform="translate(40 40)">
+    {straps}
+    {disc}
+  </g>
+)
+const tubes = (reach: number) => (
+  <g>
+    <circle r={reach} fill="#e3b437" stroke={DEEP} strokeWidth={1.6} />
+    {[0.25, 0.52, 0.8].flatMap((part) =>
+      turns(Math.round(part * 16)).map((turn) => (
+        <circle key={`${part}${turn}`} transform={`rotate(${turn})`} cy={-reach * part} r={1.5} fill={DEEP} />
+      )),
+    )}
+  </g>
+)
+const straps = (colour: string, count: number, length: number) =>
+  turns(count).map((turn) => petal(turn, length, 5, PAINT[colour] ?? PAPER))
+
+/** One head from the side, and what holds it. */
+const held = (holders: ReactNode, tuft = PAINT['yellow']) => (
+  <g>
+    <path d="M40 78V58" {...LINE} strokeWidth={3} />
+    {[-36, -24, -12, 0, 12, 24, 36].map((turn) => (
+      <path
+        key={turn}
+        transform={`translate(40 50) rotate(${turn})`}
+        d="M-2.5 -18L-3 -40h6L2.5 -18Z"
+        fill={tuft}
+        stroke={DEEP}
+        strokeWidth={1}
+      />
+    ))}
+    {holders}
+  </g>
+)
+const cup = <path d="M22 34Q20 58 40 60Q60 58 58 34Z" {...LEAF} />
+/** Green leaves of one row, side by side, from the foot of the cup upwards. */
+const row = (count: number, top: number, foot: number, half: number) =>
+  Array.from({ length: count }, (_, index) => {
+    const x = 40 + half * ((2 * index) / (count - 1) - 1)
+    const down = 40 + (x - 40) * 0.45
+    return (
+      <path
+        key={`${top}${index}`}
+        d={`M${down - 4} ${foot}Q${x - 5} ${(top + foot) / 2} ${x} ${top}Q${x + 5} ${(top + foot) / 2} ${down + 4} ${foot}Z`}
+        {...LEAF}
+        strokeWidth={1.6}
+      />
+    )
+  })
+
+/** A stem with two pairs of leaves, and where its flowers sit. */
+const stemWith = (flowers: ReactNode) => (
+  <g>
+    <path d="M40 78V16" {...LINE} />
+    {[66, 40].map((y) => (
+      <path
+        key={y}
+        d={`M40 ${y}Q58 ${y + 8} 74 ${y + 2}Q58 ${y - 6} 40 ${y}M40 ${y}Q22 ${y + 8} 6 ${y + 2}Q22 ${y - 6} 40 ${y}`}
+        {...LEAF}
+        strokeWidth={1.5}
+      />
+    ))}
+    {flowers}
+  </g>
+)
+const beads = (points: readonly (readonly [number, number])[]) => points.map(([x, y]) => dot(x, y, PAPER, 2.8))
+
+/** An umbel with so many rays. */
+const rays = (count: number) => (
+  <g>
+    <path d="M40 78V60" {...LINE} strokeWidth={count > 30 ? 5 : 3} />
+    {Array.from({ length: count }, (_, index) => {
+      const turn = ((index / (count - 1)) * 2 - 1) * 1.25
+      const long = index % 2 === 0 || count < 30 ? 46 : 36
+      const [x, y] = [40 + Math.sin(turn) * long * 0.78, 60 - Math.cos(turn) * long]
+      return (
+        <g key={index}>
+          <path d={`M40 60L${x} ${y}`} {...THIN} strokeWidth={count > 30 ? 0.8 : 1.6} />
+          {dot(x, y, PAPER, count > 30 ? 1.7 : 3.6)}
+        </g>
+      )
+    })}
+  </g>
+)
+
 /** The states of the characters of flowers. */
 export const FLOWER_STATES: Readonly<Record<string, Readonly<Record<string, () => ReactNode>>>> = {
   flowerColour: Object.fromEntries(COLOURS.map((colour) => [colour, () => bloom(40, 40, 32, { colour })])),
@@ -148,5 +236,29 @@ export const FLOWER_STATES: Readonly<Record<string, Readonly<Record<string, () =
     feathery: () => bracts([-78, -50, 50, 78].map((turn) => <path key={turn} d="M0 0V-24M0 -10l-6 -6M0 -10l6 -6M0 -17l-5 -5M0 -17l5 -5" transform={`translate(40 48) rotate(${turn})`} {...LINE} strokeWidth={1.8} />)),
     'bent-back': () => bracts([-150, -120, 120, 150].map((turn) => <path key={turn} d="M0 0L-3 -15L3 -15Z" transform={`translate(40 46) rotate(${turn})`} {...LEAF} />)),
     'long-hanging': () => bracts([[10, 14], [25, 8], [55, 8], [70, 14]].flatMap(([x = 0, y = 0]) => [<path key={x} d={`M${x} ${y}v26M${x - 4} ${y}v24M${x + 4} ${y}v24`} {...LINE} strokeWidth={1.6} />])),
+  },
+  headRays: {
+    'yellow-straps': () => rim(straps('yellow', 14, 34), tubes(14)),
+    'white-straps': () => rim(straps('white', 14, 34), tubes(14)),
+    'purple-straps': () => rim(straps('purple', 14, 34), tubes(14)),
+    'no-straps': () => rim(null, tubes(26)),
+    'straps-all-through': () => rim(<g>{straps('yellow', 16, 34)}{straps('yellow', 13, 25)}{straps('yellow', 9, 16)}{straps('yellow', 5, 9)}</g>, null),
+  },
+  headBracts: {
+    'one-even-row': () => held(<g>{cup}{row(6, 22, 60, 19)}</g>),
+    'overlapping-rows': () => held(<g>{cup}{row(6, 26, 48, 19)}{row(5, 36, 56, 16)}{row(4, 46, 61, 11)}</g>),
+    'outer-row-bent-down': () => held(<g>{cup}{row(6, 24, 58, 18)}{[-1, 1].flatMap((side) => [[6, 74], [14, 72], [21, 66]].map(([reach = 0, y = 0]) => <path key={`${side}${reach}`} d={`M${40 + side * 3} 57Q${40 + side * (reach + 8)} 54 ${40 + side * (reach + 6)} ${y}Q${40 + side * reach} 62 ${40 + side * 3} 61Z`} {...LEAF} strokeWidth={1.6} />))}</g>),
+    'spine-tipped': () => held(<g>{cup}{row(5, 36, 58, 17)}{[[23, 37, -58, 18], [23, 46, -84, 18], [29, 55, -112, 18], [57, 37, 58, 18], [57, 46, 84, 18], [51, 55, 112, 18], [33, 46, 0, 10], [47, 46, 0, 10], [40, 55, 0, 10]].map(([x = 0, y = 0, turn = 0, long = 0]) => <path key={`${x}${y}`} transform={`translate(${x} ${y}) rotate(${turn})`} d={`M-2.6 3L0 ${-long}L2.6 3Z`} fill={RED} stroke={RED} strokeWidth={1.2} strokeLinejoin="round" />)}</g>, PAINT['purple']),
+    hooked: () => held(<g><circle cx={40} cy={46} r={18} {...LEAF} />{turns(18).map((turn) => <path key={turn} transform={`translate(40 46) rotate(${turn})`} d="M0 -16V-25q0 -5 4.5 -4q2 1 1.5 4" {...LINE} strokeWidth={1.8} />)}</g>, PAINT['purple']),
+  },
+  rimFlowers: {
+    'all-alike': () => <g>{[[0, 6], [14, 6], [27, 12]].flatMap(([reach = 0, count = 0]) => turns(reach === 0 ? 1 : count).map((turn) => { const at = (turn * Math.PI) / 180; return bloom(40 + Math.sin(at) * reach, 40 - Math.cos(at) * reach, 6.2) }))}</g>,
+    'large-at-the-rim': () => <g>{[[0, 1], [9, 6], [16, 10]].flatMap(([reach = 0, count = 1]) => turns(count).map((turn) => { const at = (turn * Math.PI) / 180; return dot(40 + Math.sin(at) * reach, 40 - Math.cos(at) * reach, PAINT['cream'] ?? PAPER, 2.8) }))}{turns(8).map((turn) => { const at = (turn * Math.PI) / 180; return bloom(40 + Math.sin(at) * 28, 40 - Math.cos(at) * 28, 11) })}</g>,
+  },
+  umbelRays: { 'under-30': () => rays(11), 'over-30': () => rays(44) },
+  clusterSeat: {
+    'at-the-tip': () => stemWith(<g><path d="M40 22V4M40 20L28 10M40 20L52 10M40 14L32 5M40 14L48 5" {...THIN} />{beads([[40, 4], [28, 9], [52, 9], [32, 4], [48, 4], [34, 14], [46, 14], [40, 11]])}</g>),
+    'at-the-leaf-joints-branched': () => stemWith([66, 40].flatMap((y) => [-1, 1].map((side) => <g key={`${y}${side}`}><path d={`M40 ${y}L${40 + side * 24} ${y - 16}M${40 + side * 10} ${y - 7}l${side * 3} -10M${40 + side * 16} ${y - 11}l${side * 10} -1`} {...THIN} />{beads([[40 + side * 25, y - 17], [40 + side * 13, y - 18], [40 + side * 27, y - 10], [40 + side * 18, y - 13]])}</g>))),
+    'at-the-leaf-joints-unbranched': () => stemWith([66, 40].flatMap((y) => [-1, 1].map((side) => <g key={`${y}${side}`}><path d={`M40 ${y}L${40 + side * 18} ${y - 22}`} {...THIN} />{beads([[40 + side * 9, y - 11], [40 + side * 12, y - 15], [40 + side * 15, y - 19], [40 + side * 18, y - 23]])}</g>))),
   },
 } // prettier-ignore

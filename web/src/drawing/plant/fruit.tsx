@@ -28,6 +28,7 @@ export function fruitOf(kind: string, colour = 'green'): ReactNode {
     winged: () => <g><path d="M40 4V22" {...LINE} /><circle cx={33} cy={28} r={8} fill={fill} stroke={DEEP} strokeWidth={1.6} /><circle cx={47} cy={28} r={8} fill={fill} stroke={DEEP} strokeWidth={1.6} /><path d="M28 34Q2 50 8 74Q26 66 34 36ZM52 34Q78 50 72 74Q54 66 46 36Z" fill="#e9dfc0" stroke={DEEP} strokeWidth={1.6} /><path d="M29 40Q16 52 12 68M51 40Q64 52 68 68" {...THIN} stroke={ROOT} /></g>,
     burr: () => <g>{twig}<circle cx={40} cy={44} r={17} fill={fill} stroke={DEEP} strokeWidth={1.6} />{Array.from({ length: 16 }, (_, index) => <path key={index} transform={`translate(40 44) rotate(${index * 22.5})`} d="M0 -16V-27q0 -4 4 -3" {...THIN} stroke={DEEP} strokeWidth={1.6} />)}</g>,
     'dry-with-parachute': () => <g><path d="M40 34V60" {...THIN} stroke={DEEP} /><path d="M37 58Q36 70 40 76Q44 70 43 58Z" fill="#8d6c43" stroke={DEEP} strokeWidth={1.4} />{[-72, -50, -28, -8, 8, 28, 50, 72].map((turn) => <path key={turn} transform={`translate(40 34) rotate(${turn})`} d="M0 0V-28M0 -28l-3 -3M0 -28l3 -3" {...THIN} stroke="#8f8a78" />)}</g>,
+    nutlet: () => <g><path d="M40 4V40" {...LINE} />{[[24, 40, -26], [56, 40, 26], [40, 50, 0], [27, 62, -14], [53, 62, 14]].map(([x = 0, y = 0, turn = 0]) => <g key={x} transform={`translate(${x} ${y}) rotate(${turn})`}><path d="M0 -12Q11 -6 9 4Q6 12 0 13Q-6 12 -9 4Q-11 -6 0 -12Z" fill={colour === 'green' ? '#b98f56' : fill} stroke={DEEP} strokeWidth={1.6} /><path d="M0 -12v-5" {...THIN} stroke={DEEP} /></g>)}</g>,
     'split-pair': () => <g>{twig}<path d="M38 20Q14 34 24 66Q38 62 38 20Z" fill={fill} stroke={DEEP} strokeWidth={1.8} /><path d="M42 20Q66 34 56 66Q42 62 42 20Z" fill={fill} stroke={DEEP} strokeWidth={1.8} /><path d="M32 30Q24 46 27 60M36 28Q32 46 32 60M48 30Q56 46 53 60M44 28Q48 46 48 60" {...THIN} stroke={DEEP} /></g>,
     pepo: () => <g><path d="M40 4Q36 10 40 16" {...LINE} strokeWidth={4} /><ellipse cx={40} cy={46} rx={30} ry={27} fill={fill} stroke={DEEP} strokeWidth={1.8} /><path d="M40 19V73M26 22Q14 46 26 70M54 22Q66 46 54 70" {...THIN} stroke={DEEP} strokeWidth={1.8} /></g>,
     hip: () => <g>{twig}<path d="M34 18Q20 30 24 52Q30 64 36 64H44Q50 64 56 52Q60 30 46 18Z" fill={colour === 'green' ? PAINT['red'] : fill} stroke={DEEP} strokeWidth={1.8} /><path d="M36 64l-8 12M39 64l-2 14M42 64l3 14M44 64l9 11" {...LINE} strokeWidth={1.8} stroke={ROOT} /></g>,
@@ -36,7 +37,7 @@ export function fruitOf(kind: string, colour = 'green'): ReactNode {
   return kinds[kind]?.() ?? kinds['berry-single']?.()
 }
 
-const FRUITS = ['capsule', 'pod', 'berry-single', 'berry-compound', 'drupe', 'aril', 'nut-in-cup', 'winged', 'burr', 'dry-with-parachute', 'split-pair', 'pepo', 'hip', 'pome'] // prettier-ignore
+const FRUITS = ['capsule', 'pod', 'berry-single', 'berry-compound', 'drupe', 'aril', 'nut-in-cup', 'winged', 'burr', 'dry-with-parachute', 'split-pair', 'pepo', 'hip', 'pome', 'nutlet'] // prettier-ignore
 const COLOURS = ['green', 'red', 'orange', 'yellow', 'blue-black', 'purple', 'brown', 'white']
 const tip = (marks: ReactNode) => (
   <g>

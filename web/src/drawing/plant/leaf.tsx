@@ -109,6 +109,13 @@ const plain = (marks: ReactNode, fill = LEAF_FILL) => (
     {marks}
   </g>
 )
+/** The lower part of a blade on its stalk. */
+const foot = (outline: string) => (
+  <g>
+    <path d={outline} {...LEAF} />
+    <path d="M40 79V12" {...LINE} />
+  </g>
+)
 const SPOTS = [[29, 60], [50, 60], [26, 47], [53, 46], [30, 34], [48, 32], [38, 22], [44, 68]] as const // prettier-ignore
 const hairs = (long: number, stings: boolean) =>
   SPOTS.map(([x, y]) => (
@@ -156,5 +163,11 @@ export const LEAF_STATES: Readonly<Record<string, Readonly<Record<string, () => 
     mealy: () => plain(SPOTS.concat([[36, 52], [46, 42], [40, 62]] as never).map(([x, y]) => <circle key={`${x}${y}`} cx={x} cy={y} r={2.6} fill={PAPER} stroke="#b9c2ac" strokeWidth={0.8} />)),
     'white-marbled': () => plain(<path d="M40 66L26 56M40 66L54 56M40 52L24 42M40 52L56 42M40 38L30 28M40 38L50 28" {...LINE} stroke={PAPER} strokeWidth={4} />),
     shiny: () => plain(<path d="M28 58Q24 42 33 26" {...LINE} stroke={PAPER} strokeWidth={5} />, '#86ab66'),
+  },
+  leafFoot: {
+    'lobes-pointing-back': () => foot('M40 52L30 48Q24 62 18 74Q10 46 22 22Q30 8 40 2Q50 8 58 22Q70 46 62 74Q56 62 50 48Z'),
+    'lobes-pointing-out': () => foot('M40 54Q34 52 30 56L6 64Q18 54 24 42Q26 20 40 2Q54 20 56 42Q62 54 74 64L50 56Q46 52 40 54Z'),
+    rounded: () => foot('M40 56Q14 56 14 34Q18 12 40 2Q62 12 66 34Q66 56 40 56Z'),
+    wedge: () => foot('M40 62L20 30Q22 12 40 2Q58 12 60 30Z'),
   },
 } // prettier-ignore
