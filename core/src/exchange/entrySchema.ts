@@ -104,6 +104,10 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       access: Joi.array()
         .items(Joi.string().valid(...ACCESS))
         .unique(),
+      leftAlone: strictObject({
+        months: Joi.array().items(Joi.number().integer().min(1).max(12)).unique().max(12),
+        why: text(),
+      }).optional(),
       habitat: Joi.array()
         .items(Joi.string().valid(...HABITAT_STATES))
         .unique(),

@@ -67,6 +67,8 @@ export interface GroundNote {
   readonly access?: readonly Access[]
   /** What kind of ground it is, in the words of the catalogue. */
   readonly habitat?: readonly string[]
+  /** Months, 1 to 12, in which nothing is taken there, and for whom: nests, spawning fish, early bloom. None: never again. */
+  readonly leftAlone?: { readonly months: readonly number[]; readonly why: string }
   /** Plants seen growing there, by scientific name. */
   readonly companions?: readonly string[]
 }
@@ -76,7 +78,7 @@ export type GroundFacts = { readonly [Fact in keyof GroundNote]?: Dated<NonNulla
 
 export const GROUND_FACTS: readonly (keyof GroundNote)[] = [
   'permission', 'law', 'sprayed', 'busyRoad', 'railway', 'works', 'field', 'pastUse', 'manured', 'dogs', 'grazed',
-  'looksHealthy', 'vigour', 'water', 'upstream', 'flood', 'soil', 'access', 'habitat', 'companions',
+  'looksHealthy', 'vigour', 'water', 'upstream', 'flood', 'soil', 'access', 'leftAlone', 'habitat', 'companions',
 ] // prettier-ignore
 
 /** How high a part was cut, against what dogs reach. */

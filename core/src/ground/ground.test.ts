@@ -76,6 +76,7 @@ const anyGround: fc.Arbitrary<GroundNote> = fc.record(
       { maxLength: 5 },
     ),
     access: fc.uniqueArray(fc.constantFrom(...ACCESS)),
+    leftAlone: fc.record({ months: fc.uniqueArray(fc.integer({ min: 1, max: 12 })), why: fc.constant('nests') }),
   },
   { requiredKeys: [] },
 )

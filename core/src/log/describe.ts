@@ -96,6 +96,7 @@ const FACT_WORDS: Readonly<Record<string, string>> = {
   flood: 'floods',
   soil: 'soil tests',
   access: 'getting there',
+  leftAlone: 'when it is left alone',
   habitat: 'what kind of ground',
   companions: 'what else grows there',
 }

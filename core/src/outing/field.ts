@@ -6,7 +6,9 @@ import type { GroundVerdict } from '../ground/verdict'
 import type { PatchId } from '../log/entry'
 import type { OutingFact, PickingWish } from '../log/houseState'
 import { isBegun, type LotState } from '../lot/lotState'
+import { removalOf } from '../take/removal'
 import { effortFor, type Effort } from './effort'
+import { diggingFor, enoughFor, type Digging, type Enough } from './enough'
 import { againstPicking, orderOfStops, ownPickings } from './outing'
 
 /** An outing on the way: what is still to be picked where, and what is in the basket of it. */
@@ -28,6 +30,12 @@ export interface FieldLine {
   /** Of this wish, in the basket. */
   readonly picked_g: number
   readonly enough: boolean
+  /** What ends the picking first, and when. */
+  readonly stop: Enough | undefined
+  /** Holes for the pieces still wanted, where it is dug. */
+  readonly digging: Digging | undefined
+  /** Holes dug for it today. */
+  readonly dug: number
 }
 
 /** An outing as it stands; undefined where none of that name was planned. */
@@ -43,9 +51,10 @@ export function fieldView(id: string, context: JudgeContext): FieldView | undefi
     const use = taxon === undefined ? undefined : findUse(taxon, wish.part, wish.stage)
     if (taxon === undefined || use === undefined) return []
     const effort = effortFor(use, outing.plates, ownPickings(taxon, use, context))
-    const picked_g = lots
-      .filter(({ weighedIn }) => weighedIn?.taxon === wish.taxon && weighedIn.part === wish.part)
-      .reduce((sum, { weighedIn }) => sum + (weighedIn?.mass_g ?? 0), 0)
+    const brought = lots.filter(({ weighedIn }) => weighedIn?.taxon === wish.taxon && weighedIn.part === wish.part)
+    const picked_g = brought.reduce((sum, { weighedIn }) => sum + (weighedIn?.mass_g ?? 0), 0)
+    const left_g = (effort?.picked_g.usual ?? 0) - picked_g
+    const here = brought.filter(({ weighedIn }) => weighedIn?.patch === wish.patch)
     const ground = groundAt(wish, { house: book.house, catalogue, now })?.verdict
     const patch = book.house.patches[wish.patch]
     return [
@@ -58,6 +67,9 @@ export function fieldView(id: string, context: JudgeContext): FieldView | undefi
         against: patch === undefined || ground === undefined ? [] : againstPicking(taxon, patch, ground, context),
         picked_g,
         enough: effort !== undefined && picked_g >= effort.picked_g.usual,
+        stop: enoughFor(taxon, effort, { brought, here }, context),
+        digging: use.pieceMass_g === undefined ? undefined : diggingFor(taxon, use, left_g / use.pieceMass_g, context),
+        dug: removalOf(wish.part) === 'whole' ? here.reduce((sum, { stand }) => sum + (stand?.taken ?? 0), 0) : 0,
       },
     ]
   })

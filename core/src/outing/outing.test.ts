@@ -7,6 +7,7 @@ import { CLEAN, household, Pen, START } from '../test/pen'
 import { season } from '../season/season'
 import { seasonInput } from '../season/ofBook'
 import { effortFor } from './effort'
+import { diggingFor } from './enough'
 import { fieldView } from './field'
 import { outingChoices, planOuting, type OutingChoice } from './outing'
 import { outingWater, type WaterNeed } from './water'
@@ -222,6 +223,78 @@ describe('an outing that was kept', () => {
     pen.write({ type: 'ground-noted', patch: 'wall', facts: { sprayed: { last: START } } })
     expect(line()?.against).toHaveLength(1)
     expect(fieldView('o2', pen.context)).toBeUndefined()
+  })
+  it('says what ends the picking first, and when, at today’s pace once there is one', () => {
+    const pen = household(new Pen())
+    plan(pen, [wish])
+    const stop = () => fieldView('o1', pen.context)?.stops[0]?.lines[0]?.stop
+    const need = stop()?.left_g ?? 0
+    expect(stop()).toMatchObject({ first: 'need', leftOfShare: undefined, pace: 'before' })
+    const bringTimed = (lot: string, mass_g: number, took_min: number, stems: number, taken: number) => {
+      pen.write({ type: 'weighed-in', lot, code: lot, ...wish, mass_g, pickedAt: pen.now, outing: 'o1', took_min })
+      pen.write({
+        ...{ type: 'stand-counted', lot, stems, taken, wildlifeLooked: true, wildlifeOn: 0, othersPick: false },
+        school: null,
+      } as const)
+    }
+    // A tenth of what is wished in five minutes: the rest takes nine times that.
+    bringTimed('A', need / 10, 5, 4000, 40)
+    expect(stop()).toMatchObject({ first: 'need', pace: 'today' })
+    expect(stop()?.left_min?.usual).toBeCloseTo(45, 6)
+    // The stand is small: what is left of its share, weighed as the pieces cut weighed, ends it.
+    bringTimed('B', need / 10, 5, 200, 10)
+    const { leftOfShare = 0, left_g = 0, left_min } = stop() ?? {}
+    expect(stop()?.first).toBe('share')
+    expect(left_g).toBeCloseTo((leftOfShare * (need / 5)) / 50, 6)
+    expect(left_min?.low).toBeLessThan(left_min?.usual ?? 0)
+    bringTimed('C', need, 5, 4000, 40)
+    expect(stop()).toBeUndefined()
+  })
+  it('asks for more holes the more broke off, and for none where nothing is dug', () => {
+    const taxon = requireTaxon(CATALOGUE, 'Arctium lappa')
+    const root = taxon.uses.find(({ part, verdict }) => part === 'root' && verdict !== 'never')
+    if (root === undefined) throw new RangeError('no root')
+    fc.assert(
+      fc.property(fc.array(fc.nat(12), { maxLength: 12 }), fc.integer({ min: 1, max: 60 }), (wholes, pieces) => {
+        const pen = household(new Pen())
+        for (const [index, whole] of wholes.entries()) {
+          const lot = `L${index}`
+          const picked = { taxon: taxon.scientificName, part: 'root', stage: root.stage, patch: 'wall' } as const
+          const counted = { mass_g: 90, counted: Math.max(1, whole), pickedAt: pen.now }
+          pen.write({ type: 'weighed-in', lot, code: lot, ...picked, ...counted })
+          pen.write({
+            ...{ type: 'stand-counted', lot, stems: 400, taken: 12, wildlifeLooked: true, wildlifeOn: 0 },
+            ...{ othersPick: false, school: null },
+          } as const)
+        }
+        const digging = diggingFor(taxon, root, pieces, pen.context)
+        if (digging === undefined) throw new RangeError('not dug')
+        const { holes, dug, whole } = digging
+        expect([dug, whole]).toEqual([wholes.length * 12, wholes.reduce((sum, each) => sum + Math.max(1, each), 0)])
+        expect(pieces <= holes.low && holes.low <= holes.usual && holes.usual <= holes.high).toBe(true)
+        // Between the planning value and the cook's own share, whichever side that lies on.
+        const shares = [0.8, dug === 0 ? 0.8 : whole / dug].toSorted()
+        expect(holes.usual).toBeGreaterThanOrEqual(pieces / (shares[1] ?? 1))
+        expect(holes.usual).toBeLessThanOrEqual(Math.ceil(pieces / (shares[0] ?? 1)))
+      }),
+      { numRuns: 60 },
+    )
+    const [tops] = requireTaxon(CATALOGUE, 'Urtica dioica').uses
+    expect(tops && diggingFor(taxon, tops, 5, household(new Pen()).context)).toBeUndefined()
+  })
+  it('leaves a patch alone in its months, and says for whom', () => {
+    const pen = household(new Pen())
+    plan(pen, [wish])
+    const against = () => fieldView('o1', pen.context)?.stops[0]?.lines[0]?.against
+    const month = Number(START.slice(5, 7))
+    pen.write({ type: 'ground-noted', patch: 'wall', facts: { leftAlone: { months: [month], why: 'nests' } } })
+    expect(against()).toEqual(['Wall is left alone this month: nests.'])
+    pen.write({
+      type: 'ground-noted',
+      patch: 'wall',
+      facts: { leftAlone: { months: [(month % 12) + 1], why: 'nests' } },
+    })
+    expect(against()).toEqual([])
   })
   it('weighs at home what was counted in the field, and no mass is lost or made by it', () => {
     const sort = (kept_g: number, trimmed_g: number) =>

@@ -4,7 +4,8 @@ import type { Taxon, Use } from '../flora/taxon'
 import type { JudgeContext } from '../gates/verdict'
 import type { Access } from '../ground/facts'
 import type { GroundVerdict } from '../ground/verdict'
-import type { PatchState } from '../log/houseState'
+import { kitchenAt, type PatchState } from '../log/houseState'
+import { dayOf } from '../quantity/instant'
 import { groundAt } from '../ground/ofPatch'
 import type { PatchId } from '../log/entry'
 import type { Day } from '../season/day'
@@ -84,7 +85,7 @@ export function outingChoices(rows: readonly SeasonRow[], context: JudgeContext)
   })
 }
 
-/** Why nothing of a plant is taken at a patch now: its ground, its rest, the law on the plant. */
+/** Why nothing of a plant is taken at a patch now: its ground, months for its other dwellers, its rest, the law on the plant. */
 export function againstPicking(
   taxon: Taxon,
   patch: PatchState,
@@ -92,8 +93,11 @@ export function againstPicking(
   { book, catalogue, now }: JudgeContext,
 ): readonly string[] {
   const rest = restsUntil(book, catalogue, patch.id, taxon.scientificName)
+  const month = Number(dayOf(now, kitchenAt(book.house, now)?.timeZone ?? 'UTC').slice(5, 7))
+  const alone = patch.facts.leftAlone?.value
   return [
     ...ground.closed,
+    ...(alone?.months.includes(month) === true ? [`${patch.name} is left alone this month: ${alone.why}.`] : []),
     ...(rest !== undefined && rest > now ? [`${patch.name} rests from it until ${rest.slice(0, 10)}.`] : []),
     ...(taxon.standing === 'protected' ? ['It is protected: it is not picked.'] : []),
   ]

@@ -1,12 +1,15 @@
 import fc from 'fast-check'
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix'
 import { describe, expect, it } from 'vitest'
+import { requireTaxon } from '../flora/catalogue'
 import { CATALOGUE } from '../flora/records'
 import type { Taxon } from '../flora/taxon'
 import { growthRate, largestTake, lifeTableOf, projectStand, safeTake } from './projection'
 import { growthForm } from './removal'
 import { fairShare, SHARE_SCHOOLS, type ShareInput, type Standing } from './share'
 import { estimateStand } from './standEstimate'
+import { startsFrom } from './starts'
+import { START } from '../test/pen'
 
 const STANDINGS: readonly Standing[] = ['often-invasive', 'abundant', 'common', 'uncommon', 'at-risk', 'protected']
 const PARTS = [
@@ -49,6 +52,35 @@ const bySchoolOfRecord = (input: ShareInput): ShareInput => {
   return { taxon, part, stand, othersPick, clone, wildlifeOn, ...(standing === undefined ? {} : { standing }) }
 }
 const both = (input: ShareInput) => [input, bySchoolOfRecord(input)]
+
+describe('what a length gives to be grown on', () => {
+  it('never more pieces than it is long, all together no longer than it, none of a plague or of what is protected', () => {
+    const length = fc.double({ min: 0.5, max: 300, noNaN: true })
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...CATALOGUE.taxa),
+        length,
+        length,
+        fc.integer({ min: 1, max: 3 }),
+        (taxon, ...of) => {
+          const [length_cm, joint_cm, jointsAPiece] = of
+          const starts = startsFrom(taxon, { length_cm, joint_cm, jointsAPiece }, START)
+          const blocked = taxon.standing === 'often-invasive' || taxon.standing === 'protected'
+          expect('refused' in starts).toBe(blocked)
+          if ('refused' in starts) return
+          expect(starts.pieces * starts.piece_cm).toBeLessThanOrEqual(length_cm * 1.000001)
+          expect((starts.pieces + 1) * starts.piece_cm + joint_cm).toBeGreaterThan(length_cm)
+          expect(starts.careDays.map(({ on }) => on)).toEqual(starts.careDays.map(({ on }) => on).toSorted())
+        },
+      ),
+    )
+    const nettle = { ...requireTaxon(CATALOGUE, 'Urtica dioica'), standing: 'common' as const }
+    expect(startsFrom(nettle, { length_cm: 60, joint_cm: 5, jointsAPiece: 2 }, START)).toMatchObject({
+      pieces: 6,
+      piece_cm: 10,
+    })
+  })
+})
 
 describe('a fair take', () => {
   it('is never more harm in whole plants than in leaves, in rarer plants, or where others pick; and none of a protected one', () => {

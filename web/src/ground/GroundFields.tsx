@@ -8,13 +8,14 @@ import {
   UPSTREAM,
   withCapital,
 } from '@ellop/core'
-import { Checkbox, Input } from 'antd'
+import { Checkbox, Input, Select } from 'antd'
 import type { ReactNode } from 'react'
 import { Choice } from '../controls/Choice'
 import { useJudgeContext } from '../book/bookStore'
 import { Field, NumberField } from '../controls/Field'
 import { PlantSelect } from '../controls/PlantSelect'
 import type { GroundDraft, Neighbour } from './draft'
+import { MONTHS } from './words'
 
 interface FieldsProps {
   readonly draft: GroundDraft
@@ -255,6 +256,30 @@ const FIELDS: { readonly [Fact in keyof GroundNote]?: (props: FieldsProps) => Re
       value={draft.access}
       onChange={(access) => onChange({ ...draft, access })}
     />
+  ),
+  leftAlone: ({ draft, onChange }) => (
+    <>
+      <Field label="Left alone in" hint="Nothing is taken there then: it nests, spawns or feeds the first bees.">
+        {(id) => (
+          <Select
+            id={id}
+            size="large"
+            mode="multiple"
+            value={[...(draft.leftAlone ?? [])]}
+            onChange={(leftAlone: number[]) => onChange({ ...draft, leftAlone })}
+            options={MONTHS.map((label, index) => ({ value: index + 1, label }))}
+          />
+        )}
+      </Field>
+      {draft.leftAlone !== undefined && draft.leftAlone.length > 0 && (
+        <Line
+          label="For whom or what"
+          hint="Such as nests, spawning fish, early bloom."
+          value={draft.leftAloneFor}
+          onChange={(leftAloneFor) => onChange({ ...draft, leftAloneFor })}
+        />
+      )}
+    </>
   ),
   habitat: ({ draft, onChange }) => (
     <Several

@@ -24,6 +24,7 @@ import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { GateIcon } from '../drawing/GateMark'
 import { GroundForm } from './GroundForm'
+import { Multiply } from './Multiply'
 import { LastFound, StopForm } from './StopForm'
 import { factLines } from './words'
 import '../app/ground.css'
@@ -282,6 +283,7 @@ function GiveBack({ patch, plants }: { patch: string; plants: readonly PatchPlan
         options={plants.map(({ taxon: each }) => ({ value: each.scientificName, label: commonName(each) }))}
       />
       <NumberField label="How many" unit="" value={count} onChange={setCount} hint="May stay empty." />
+      {MULTIPLIES.includes(what) && taxon !== undefined && <Multiply name={taxon} onCount={setCount} />}
       <Refusal sentence={sentence} />
       <Button size="large" onClick={() => void note()}>
         Note it
@@ -289,6 +291,8 @@ function GiveBack({ patch, plants }: { patch: string; plants: readonly PatchPlan
     </div>
   )
 }
+
+const MULTIPLIES: readonly Gift['what'][] = ['crowns-replanted', 'clump-divided']
 
 function MayGrow({ view: { patch, mayGrow } }: { view: PatchView }) {
   const { catalogue } = useJudgeContext()

@@ -36,6 +36,8 @@ const WHOLE: Partial<GroundDraft> = {
   floodedOn: '2025-11-02',
   ...soil('80.5'),
   access: ['mud', 'ticks'],
+  leftAlone: [5, 4],
+  leftAloneFor: ' nests ',
   habitat: ['meadow'],
   companions: ['Urtica dioica'],
 }
@@ -64,6 +66,7 @@ describe('the ground as it is typed', () => {
       flood: { last: day('2025-11-02') },
       soil: [{ what: 'lead', mg_per_kg: 80.5, on: day('2026-03-01') }],
       access: ['mud', 'ticks'],
+      leftAlone: { months: [4, 5], why: 'nests' },
       habitat: ['meadow'],
       companions: ['Urtica dioica'],
     } satisfies GroundNote)

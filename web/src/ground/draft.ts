@@ -26,6 +26,9 @@ export interface GroundDraft {
   readonly soil: Readonly<Record<SoilMetal, string>>
   readonly soilOn: string
   readonly access?: GroundNote['access']
+  /** Months in which nothing is taken; absent: not said. */
+  readonly leftAlone?: readonly number[]
+  readonly leftAloneFor: string
   readonly habitat?: GroundNote['habitat']
   readonly companions?: GroundNote['companions']
 }
@@ -46,6 +49,7 @@ export function emptyDraft(facts: GroundFacts | undefined): GroundDraft {
     floodedOn: '',
     soil: { lead: '', cadmium: '', arsenic: '' },
     soilOn: '',
+    leftAloneFor: facts?.leftAlone?.value.why ?? '',
   }
 }
 
@@ -136,6 +140,12 @@ const READERS: { readonly [Fact in keyof GroundNote]?: Reader<Fact> } = {
     ]
   },
   access: ({ access }) => access,
+  leftAlone: ({ leftAlone, leftAloneFor }) => {
+    if (leftAlone === undefined) return undefined
+    if (leftAlone.length > 0 && leftAloneFor.trim() === '')
+      throw new Wrong('leftAlone', 'Left alone: say for whom or what, such as nests or early bloom.')
+    return { months: leftAlone.toSorted((a, b) => a - b), why: leftAloneFor.trim() || 'no reason any more' }
+  },
   habitat: ({ habitat }) => habitat,
   companions: ({ companions }) => companions,
 }

@@ -23,6 +23,8 @@ const near = ({ distance_m }: { readonly distance_m: number | null }) =>
 const listed = (words: readonly string[], none: string) =>
   words.length === 0 ? none : formatList(words.map((each) => plainWords(each)))
 
+export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+
 const VIGOUR_WORDS = { poor: 'poorly', usual: 'as usual', lush: 'very lush' } as const
 
 type Says = { readonly [Fact in keyof Required<GroundNote>]: (value: NonNullable<GroundNote[Fact]>) => string }
@@ -48,6 +50,8 @@ const SAYS: Says = {
   flood: ({ last }) => (last === null ? 'not in memory' : day(last)),
   soil: (tests) => tests.map(({ what, mg_per_kg, on }) => `${what} ${mg_per_kg} mg/kg (${day(on)})`).join(', '),
   access: (value) => listed(value, 'easy'),
+  leftAlone: ({ months, why }) =>
+    months.length === 0 ? 'in no month' : `${formatList(months.map((month) => MONTHS[month - 1] ?? ''))}: ${why}`,
   habitat: (value) => listed(value, 'not said'),
   companions: (value) => (value.length === 0 ? 'none noted' : value.join(', ')),
 }
@@ -71,6 +75,7 @@ const LABELS: { readonly [Fact in keyof Required<GroundNote>]: string } = {
   flood: 'Flooded',
   soil: 'Soil test',
   access: 'Getting there',
+  leftAlone: 'Left alone',
   habitat: 'Kind of ground',
   companions: 'Seen beside it',
 }

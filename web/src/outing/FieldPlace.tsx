@@ -8,6 +8,7 @@ import {
   formatCount,
   formatDay,
   formatList,
+  formatSpan,
   gateViews,
   grouped,
   isHarmful,
@@ -18,9 +19,12 @@ import {
   tellLabel,
   tellsToSee,
   type CutAt,
+  type Digging,
+  type Enough,
   type FieldLine,
   type FieldView,
   type LotState,
+  type Part,
 } from '@ellop/core'
 import { Button, Checkbox } from 'antd'
 import { useMemo, useState } from 'react'
@@ -72,7 +76,11 @@ export default function FieldPlace() {
           {lines.map((line) => (
             <Picking key={`${line.wish.taxon} ${line.wish.part} ${line.wish.stage}`} line={line} outing={outing.id} />
           ))}
-          <LeaveIt patch={patch} digs={lines.some(({ wish }) => removalOf(wish.part) === 'whole')} />
+          <LeaveIt
+            patch={patch}
+            digs={lines.some(({ wish }) => removalOf(wish.part) === 'whole')}
+            dug={lines.reduce((sum, { dug }) => sum + dug, 0)}
+          />
         </section>
       ))}
       <section className="card">
@@ -85,6 +93,25 @@ export default function FieldPlace() {
       </p>
     </article>
   )
+}
+
+/** What ends the picking, how much is left of it, and how long that takes. */
+function stopSays({ first, left_g, leftOfShare, left_min, pace }: Enough, part: Part): string {
+  if (first === 'share' && leftOfShare === 0)
+    return 'The fair share of this stand is taken: stop here, and go on elsewhere.'
+  const time =
+    left_min === undefined
+      ? ''
+      : `, about ${formatSpan(Math.ceil(left_min.usual))} (${formatSpan(Math.ceil(left_min.low))} to ${formatSpan(Math.ceil(left_min.high))}) at ${pace === 'today' ? 'today’s' : 'the usual'} pace`
+  const still = formatMass(round10(left_g))
+  return first === 'share'
+    ? `The fair share here ends first: ${grouped(leftOfShare ?? 0)} ${countedAs(part)}, some ${still}${time}.`
+    : `Still ${still}${time}.`
+}
+
+function digSays({ holes: { low, usual, high }, dug, whole }: Digging): string {
+  const own = dug === 0 ? 'none of your own counted yet' : `${whole} of your ${dug} came up whole`
+  return `Dig about ${grouped(usual)} (${grouped(low)} to ${grouped(high)}): ${own}. Loosen round it, work under it, lift last.`
 }
 
 function Picking({ line, outing }: { line: FieldLine; outing: string }) {
@@ -106,6 +133,10 @@ function Picking({ line, outing }: { line: FieldLine; outing: string }) {
             {grouped(round10(effort.picked_g.low))} to {formatMass(round10(effort.picked_g.high))})
           </p>
           <progress max={effort.picked_g.usual} value={Math.min(picked_g, effort.picked_g.usual)} />
+          {line.stop !== undefined && (
+            <p className={`stop-at ${line.stop.first}`}>{stopSays(line.stop, line.wish.part)}</p>
+          )}
+          {line.digging !== undefined && <p>{digSays(line.digging)}</p>}
         </>
       )}
       {against.map((each) => (
@@ -164,6 +195,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
   const [cutAt, setCutAt] = useState<Partial<CutAt>>({})
   const asked = dogsReach(wish, { book, catalogue })
   const pieceMass_g = use.pieceMass_g
+  const digs = removalOf(wish.part) === 'whole'
   const stood = readField(typed.stood)
   const hosts = readField(typed.hosts)
   const stumps = readField(typed.stumps)
@@ -191,7 +223,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
     const took = typed.took.trim() === '' ? undefined : readField(typed.took)
     const wrong = [
       ['Stood there', stood],
-      ['You cut', cut],
+      [digs ? 'Holes you dug' : 'You cut', cut],
       ['With somebody living on them', hosts],
       ['Cut by others', stumps],
       ['Minutes it took', took],
@@ -271,7 +303,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
         Others pick here too
       </Checkbox>
       {others && field('stumps', 'Cut by others already, by the stumps', countedAs(wish.part))}
-      {field('cut', 'You cut', countedAs(wish.part))}
+      {field('cut', digs ? 'Holes you dug' : 'You cut', digs ? 'holes' : countedAs(wish.part))}
       {asked && <CutAtFields value={cutAt} onChange={setCutAt} />}
       {pieceMass_g !== undefined && (
         <Choice
@@ -284,7 +316,11 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
           ]}
         />
       )}
-      {field('amount', by === 'weight' ? 'It weighs' : 'Pieces', by === 'weight' ? 'g' : 'pieces')}
+      {field(
+        'amount',
+        by === 'weight' ? 'It weighs' : digs ? 'Came up whole' : 'Pieces',
+        by === 'weight' ? 'g' : 'pieces',
+      )}
       {field('took', 'Minutes it took, if you looked', 'min')}
       {by === 'count' && pieceMass_g !== undefined && (
         <p className="field-note">
@@ -304,11 +340,14 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
 }
 
 /** Leaving a patch better than it was found. */
-function LeaveIt({ patch, digs }: { patch: string; digs: boolean }) {
+function LeaveIt({ patch, digs, dug }: { patch: string; digs: boolean; dug: number }) {
   const { write, otherError } = useNote()
   const [given, setGiven] = useState<readonly string[]>([])
   const give = async (what: 'holes-filled' | 'litter-carried-out') => {
-    const noted = await write({ type: 'gave-back', patch, what, count: null }, 'Noted')
+    const noted = await write(
+      { type: 'gave-back', patch, what, count: what === 'holes-filled' && dug > 0 ? dug : null },
+      'Noted',
+    )
     if (noted.ok) setGiven([...given, what])
   }
   return (
@@ -316,7 +355,7 @@ function LeaveIt({ patch, digs }: { patch: string; digs: boolean }) {
       <p>Before you go:</p>
       {digs && (
         <Button size="large" disabled={given.includes('holes-filled')} onClick={() => void give('holes-filled')}>
-          Holes filled
+          {dug > 0 ? `All ${grouped(dug)} holes filled` : 'Holes filled'}
         </Button>
       )}
       <Button

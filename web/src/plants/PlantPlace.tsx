@@ -32,6 +32,7 @@ import { StandReason } from '../take/StandReason'
 import { NotThere } from '../controls/NotThere'
 import { NeverLaxer, WhoSaysSo } from '../controls/WhoSaysSo'
 import { formatMass, inUnits } from '../units/units'
+import { MONTHS } from '../ground/words'
 
 const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
   'raw-ok': 'raw or cooked',
@@ -152,7 +153,6 @@ function Verdicts({ taxon }: { taxon: Taxon }) {
   )
 }
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 const monthDay = (text: string) => `${Number(text.slice(3))} ${MONTHS[Number(text.slice(0, 2)) - 1] ?? ''}`
 
 function Tells({ taxon }: { taxon: Taxon }) {
