@@ -84,6 +84,16 @@ describe('a plan for nettle tops', () => {
       'of ice would be wanted and there are 100 g',
     )
   })
+  it('weighs the salt of a lactic ferment, and of no other step', () => {
+    const salts = (taxon: string, stage: PlanInput['stage'], goal: PlanInput['goal']) =>
+      ask({ taxon, goal, mass_g: 1350, ...(stage && { stage }) }).steps.flatMap(({ op, salt_g }) =>
+        salt_g === undefined ? [] : [[op, salt_g]],
+      )
+    // 2.2 % of 1,350 g [process physics, section 11].
+    expect(salts('Aegopodium podagraria', 'emerging', 'ferment')).toEqual([['ferment', 29.7]])
+    expect(salts('Chamaenerion angustifolium', 'mature', 'tea')).toEqual([])
+    expect(salts('Urtica dioica', 'young', 'freeze')).toEqual([])
+  })
   it('minds the water it is washed in', () => {
     expect(ask({ kitchen: { ...HUT, washWater: 'chemicals' } }).verdict).toBe('refuse')
     expect(about({ kitchen: { ...HUT, washWater: 'germs' } }, 'water')).toEqual([

@@ -79,6 +79,8 @@ type Filled =
   { readonly step: PlannedStep; readonly uses: { readonly water_mL: number; readonly fuel_kWh: number } } | Failure
 
 const WASHING_OPS = ['wash', 'rinse']
+/** Dry salt of the mass that goes in: between the 2 and 2.5 % of practice (Pederson & Albury 1969, The Sauerkraut Fermentation). */
+const FERMENT_SALT = 0.022
 const COOKING_OPS = ['blanch', 'boil', 'simmer', 'steam', 'infuse-water']
 /** Steps that need a flame under a pot for all of their minutes. */
 const SIMMERED_OPS = [...COOKING_OPS, 'cook-jam', 'leach-hot']
@@ -241,7 +243,13 @@ function written(step: Step, limit: LimitMet, { input, kitchen, notes, boil }: F
     ...(step.check === undefined ? {} : { check: step.check }),
     ...(step.water === undefined ? {} : { water: step.water }),
     ...(ice === undefined ? {} : { ice_g: Math.round(ice) }),
+    ...(isLactic(step) ? { salt_g: roundTo(FERMENT_SALT * input.mass_g, 1) } : {}),
   }
+}
+
+/** A ferment that a measured sourness ends; a leaf that is left to brown for tea has no salt in it. */
+function isLactic({ op, limit }: Step): boolean {
+  return op === 'ferment' && limit?.measure === 'ph'
 }
 
 /** Ice for all loads together, each chilled in fresh water. */

@@ -48,6 +48,8 @@ export interface PlannedStep {
   readonly limit?: string
   readonly check?: string
   readonly ice_g?: number
+  /** Dry salt for a lactic ferment of all that goes in. */
+  readonly salt_g?: number
   /** Discard, or may be kept by ground and eater. */
   readonly water?: 'discard' | 'may-keep'
   readonly loads?: {

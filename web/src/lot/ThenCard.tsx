@@ -57,6 +57,7 @@ export function figuresOf(step: PlannedStep): readonly string[] {
     ...(step.minutes === undefined ? [] : [formatSpan(step.minutes)]),
     ...(step.temp_C === undefined ? [] : [formatTemp(step.temp_C)]),
     ...(step.water_mL === undefined ? [] : [`${formatVolume(step.water_mL)} water`]),
+    ...(step.salt_g === undefined ? [] : [`${formatMass(step.salt_g)} salt`]),
     ...(step.ice_g === undefined ? [] : [`${formatMass(step.ice_g)} ice`]),
     ...(loads === undefined ? [] : [`${formatSpan(loads.toBoil_min)} to the boil`]),
   ]
