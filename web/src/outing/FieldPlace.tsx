@@ -25,6 +25,7 @@ import {
   type FieldView,
   type LotState,
   type Part,
+  type Range,
 } from '@ellop/core'
 import { Button, Checkbox } from 'antd'
 import { useMemo, useState } from 'react'
@@ -95,6 +96,10 @@ export default function FieldPlace() {
   )
 }
 
+function needSays({ low, usual, high }: Range): string {
+  return inUnits(`about ${grouped(round10(usual))} g (${grouped(round10(low))} to ${grouped(round10(high))} g)`)
+}
+
 /** What ends the picking, how much is left of it, and how long that takes. */
 function stopSays({ first, left_g, leftOfShare, left_min, pace }: Enough, part: Part): string {
   if (first === 'share' && leftOfShare === 0)
@@ -129,12 +134,11 @@ function Picking({ line, outing }: { line: FieldLine; outing: string }) {
       {effort !== undefined && (
         <>
           <p className="need">
-            <strong>{formatMass(Math.round(picked_g))}</strong> of about {formatMass(round10(effort.picked_g.usual))} (
-            {grouped(round10(effort.picked_g.low))} to {formatMass(round10(effort.picked_g.high))})
+            <strong>{formatMass(Math.round(picked_g))}</strong> of {needSays(effort.picked_g)}
           </p>
           <progress max={effort.picked_g.usual} value={Math.min(picked_g, effort.picked_g.usual)} />
           {line.stop !== undefined && (
-            <p className={`stop-at ${line.stop.first}`}>{stopSays(line.stop, line.wish.part)}</p>
+            <p className={`stop-at by-${line.stop.first}`}>{stopSays(line.stop, line.wish.part)}</p>
           )}
           {line.digging !== undefined && <p>{digSays(line.digging)}</p>}
         </>

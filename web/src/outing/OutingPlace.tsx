@@ -33,7 +33,7 @@ import { useSeason } from '../season/useSeason'
 import '../app/field.css'
 import '../app/season.css'
 import { Refusal } from '../controls/Refusal'
-import { formatMass, formatVolume, inUnits } from '../units/units'
+import { formatVolume, inUnits } from '../units/units'
 
 const DAYS_AHEAD = 10
 const MOST_PLATES = 500
@@ -299,8 +299,8 @@ function Water({
     <div className="outing-water">
       <h3>Water, if it is cooked out there</h3>
       <p>
-        About <strong>{formatVolume(total_mL)}</strong>, {grouped(Math.round(total_mL / 1000))} kg on the back:{' '}
-        {names(needs)}. Drinking comes on top.
+        About <strong>{formatVolume(total_mL)}</strong>, {inUnits(`${grouped(Math.round(total_mL / 1000))} kg`)} on the
+        back: {names(needs)}. Drinking comes on top.
         {needs.some(({ running }) => running) && ' What lies in a stream is not counted.'}
       </p>
       <NumberField
@@ -368,7 +368,7 @@ function Line({ line, catalogue }: { line: OutingLine; catalogue: Catalogue }) {
           <>
             <strong>{massRange(effort.picked_g)}</strong> for {formatCount(plates, 'plate')}
             {effort.pieces !== undefined && `, about ${grouped(Math.ceil(effort.pieces.usual))} pieces`}
-            {effort.basket_L !== undefined && `, ${grouped(effort.basket_L.usual, 1)} L loose`}
+            {effort.basket_L !== undefined && `, ${formatVolume(Math.round(effort.basket_L.usual * 10) * 100)} loose`}
             {effort.kept.from === 'own' && ` (by ${formatCount(effort.kept.pickings, 'sorting')} of your own)`}
             {effort.picking_min !== undefined &&
               effort.rate !== undefined &&
@@ -405,7 +405,7 @@ function nameOf(scientificName: string, { taxa }: Catalogue): string {
 
 function massRange({ low, usual, high }: Range): string {
   const nice = (mass_g: number) => Math.round(mass_g / 10) * 10
-  return `${formatMass(nice(usual))} (${grouped(nice(low))} to ${formatMass(nice(high))})`
+  return inUnits(`${grouped(nice(usual))} g (${grouped(nice(low))} to ${grouped(nice(high))} g)`)
 }
 
 function energyWords({ low, usual, high }: Range): string {
