@@ -86,9 +86,19 @@ test('what is typed in ounces and °F is kept exactly, shown again as typed, and
   await expect(page.getByRole('main')).toContainText('Sorted: 2 lb 4 oz go on, 11 oz off')
   // The other way about, the same lot in grams: what was typed is what is stored.
   await follow(page, '/books')
+  // Shown in quarts the pots are rounded; noted again as they are shown they stay what they were.
+  const pots = page.getByLabel('Pots')
+  const shown = await pots.inputValue()
+  await page.getByRole('button', { name: 'Note the kitchen' }).click()
+  await expect(page.getByRole('status')).toContainText('The kitchen is noted')
   await page.getByText('g, L, °C, cm').click()
+  await page.reload()
+  await expect(pots).toHaveValue('8 · 5')
+  expect(shown).toBe('8.45 · 5.28')
   await follow(page, '/notebook')
-  await expect(page.locator('.notebook li').first()).toContainText('Sorted: 1,021 g go on, 312 g off')
+  await expect(page.locator('.notebook li', { hasText: 'Sorted' }).first()).toContainText(
+    'Sorted: 1,021 g go on, 312 g off',
+  )
   await page.reload()
   await expect(page.locator('.kitchen-facts')).toContainText('1,180 m')
 })

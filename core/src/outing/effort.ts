@@ -34,10 +34,11 @@ export interface Told extends Range {
 const BOOK_SD = 0.15
 const WEIGHING_SD = 0.12
 /** Picking goes faster or slower by day and stand: planning value. */
-const RATE_SD = 0.35
+export const RATE_SD = 0.35
 /** What food energy of a plant may be off by, from one place and ripeness to another: planning value. */
 const ENERGY_SD = 0.2
-const EIGHTY = 1.28
+/** Standard deviations on either side that hold the middle four fifths of a normal spread. */
+export const EIGHTY = 1.28
 /** So many of one's own, and the figure is called one's own. */
 const OWN_FROM = 3
 

@@ -5,7 +5,7 @@ import type { LotState } from '../lot/lotState'
 import type { Range } from '../quantity/range'
 import { removalOf } from '../take/removal'
 import { pickingOfLot } from '../take/rest'
-import type { Effort } from './effort'
+import { EIGHTY, RATE_SD, type Effort } from './effort'
 
 /** When to stop picking: what comes first, how much is left until then and how long that takes. */
 export interface Enough {
@@ -18,10 +18,6 @@ export interface Enough {
   readonly left_min: Range | undefined
   readonly pace: 'today' | 'before' | undefined
 }
-
-/** One timed picking is so far from the next, as a share: planning value, as in `effortFor`. */
-const PACE_SD = 0.35
-const EIGHTY = 1.28
 
 /**
  * Whether the plates or the stand's fair share ends the picking of one wish, from what was brought in of it on this outing, and of
@@ -52,7 +48,7 @@ export function enoughFor(
   const today_g_per_min =
     sum(timed.map(({ weighedIn }) => weighedIn?.mass_g ?? 0)) /
     sum(timed.map(({ weighedIn }) => weighedIn?.took_min ?? 0))
-  const spread = Math.exp(EIGHTY * PACE_SD * Math.sqrt(1 + 1 / Math.max(1, timed.length)))
+  const spread = Math.exp(EIGHTY * RATE_SD * Math.sqrt(1 + 1 / Math.max(1, timed.length)))
   const paces: Range | undefined =
     timed.length > 0
       ? { low: today_g_per_min / spread, usual: today_g_per_min, high: today_g_per_min * spread }

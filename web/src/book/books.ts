@@ -19,21 +19,28 @@ export interface FileRow {
   readonly file: FileSystemFileHandle
 }
 
+/** What was chosen last in this browser. */
+type Choice = { readonly key: 'current'; readonly book: string } | { readonly key: 'units'; readonly units: Units }
+
 class BooksDb extends Dexie {
   readonly books!: Table<BookRow, string>
-  readonly choice!: Table<{ readonly key: 'current'; readonly book: string }, 'current'>
-  readonly shown!: Table<{ readonly key: 'units'; readonly units: Units }, 'units'>
+  readonly choice!: Table<Choice, Choice['key']>
   readonly files!: Table<FileRow, string>
 
   constructor() {
     super('ellop-books', { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ books: 'id', choice: 'key' })
     this.version(2).stores({ books: 'id', choice: 'key', files: 'book' })
-    this.version(3).stores({ books: 'id', choice: 'key', files: 'book', shown: 'key' })
   }
 }
 
 const db = new BooksDb()
+
+async function currentBook(): Promise<string | undefined> {
+  const row = await db.choice.get('current')
+  return row?.key === 'current' ? row.book : undefined
+}
+
 const DEMO: BookRow = { id: DEMO_BOOK, name: 'Demonstration', kind: 'demo' }
 
 /** The books that there are, the demonstration first; and the one that was open last, if any was chosen. */
@@ -41,8 +48,8 @@ export async function listBooks(): Promise<{
   readonly books: readonly BookRow[]
   readonly current: string | undefined
 }> {
-  const [books, current] = await Promise.all([db.books.toArray(), db.choice.get('current')])
-  if (books.length > 0 || current !== undefined) return { books: [DEMO, ...books], current: current?.book }
+  const [books, current] = await Promise.all([db.books.toArray(), currentBook()])
+  if (books.length > 0 || current !== undefined) return { books: [DEMO, ...books], current }
   const kept = (await LIST_COPY.read()).at(-1)
   if (kept === undefined) return { books: [DEMO], current: undefined }
   // Somebody else's book is not kept twice.
@@ -59,8 +66,8 @@ export async function listBooks(): Promise<{
 const LIST_COPY = copyFile<{ readonly books: readonly BookRow[]; readonly current: string | undefined }>('books')
 
 async function copyList(): Promise<void> {
-  const [books, current] = await Promise.all([db.books.toArray(), db.choice.get('current')])
-  await LIST_COPY.add({ books, current: current?.book })
+  const [books, current] = await Promise.all([db.books.toArray(), currentBook()])
+  await LIST_COPY.add({ books, current })
 }
 
 /** Adds a book to the list and makes it the one that opens. */
@@ -100,9 +107,10 @@ export async function forgetFile(book: string): Promise<void> {
 
 /** The measures that this browser shows; metric before any were chosen. */
 export async function chosenUnits(): Promise<Units> {
-  return (await db.shown.get('units'))?.units ?? 'metric'
+  const row = await db.choice.get('units')
+  return row?.key === 'units' ? row.units : 'metric'
 }
 
 export async function chooseUnits(units: Units): Promise<void> {
-  await db.shown.put({ key: 'units', units })
+  await db.choice.put({ key: 'units', units })
 }

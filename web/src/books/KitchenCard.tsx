@@ -52,9 +52,10 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
   const [latitude, setLatitude] = useState(kitchen.latitude_deg === undefined ? '' : String(kitchen.latitude_deg))
   const [school, setSchool] = useState<GroundSchool>(kitchen.groundSchool ?? 'cautious')
   const units = useUnits((shown) => shown.units)
-  const [pots, setPots] = useState(
-    kitchen.pots_mL.map((pot) => shownText(numberText(pot / mL), 'L', units)).join(' · '),
-  )
+  const shownPot = (pot_mL: number) => shownText(numberText(pot_mL / mL), 'L', units)
+  // A pot that was not typed anew stays what it was: shown in quarts it is rounded.
+  const known = new Map(kitchen.pots_mL.map((pot) => [shownPot(pot), pot / mL]))
+  const [pots, setPots] = useState(kitchen.pots_mL.map(shownPot).join(' · '))
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({})
   const potUnit = units === 'kitchen' ? 'quarts' : 'litres'
   const errorFor = (field: string) => wrong[field] ?? errorOf(field)
@@ -64,7 +65,10 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
     const sizes = pots
       .split(/[·;\s]+/)
       .filter(Boolean)
-      .map((pot) => readField(readTyped(pot, 'L', units).stored))
+      .map((pot) => {
+        const stays = known.get(pot)
+        return stays === undefined ? readField(readTyped(pot, 'L', units).stored) : { value: stays }
+      })
     const faults = {
       ...Object.fromEntries(read.flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))),
       ...(latitude.trim() !== '' && 'error' in lies ? { latitude_deg: lies.error } : {}),

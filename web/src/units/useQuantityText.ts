@@ -1,6 +1,6 @@
 import { readTyped, shownText, shownUnit } from '@ellop/core'
 import { useState } from 'react'
-import { inUnits, useUnits } from './units'
+import { useUnits } from './units'
 
 interface QuantityText {
   /** What the field shows, and in which unit. */
@@ -30,7 +30,7 @@ export function useQuantityText(stored: string, metricUnit: string, onChange: (s
     text,
     unit,
     comesTo: hasOwnUnit && comesTo !== text.trim() ? comesTo : undefined,
-    refused: read.refused === undefined ? undefined : inUnits(read.refused),
+    refused: read.refused,
     type(next) {
       const { stored: metric } = readTyped(next, metricUnit, units)
       setTyped({ text: next, stored: metric })
