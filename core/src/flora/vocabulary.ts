@@ -65,7 +65,7 @@ export const CHARACTERS: Readonly<Record<string, CharacterDef>> = {
   headRays: character('Rim of the flower head', 'Look at one flower head. What stands round its rim?', 'flowerColour', 'look', 'yellow-straps, white-straps, purple-straps, no-straps, straps-all-through'),
   headBracts: character('Green leaves under the head', 'Turn one flower head over. How do the green leaves that hold it stand?', 'headBracts', 'look', 'one-even-row, overlapping-rows, outer-row-bent-down, spine-tipped, hooked'),
   rimFlowers: character('Rim of the flower cluster', 'Look at one flat cluster. What are the flowers at its rim like?', 'flowerForm', 'look', 'all-alike, large-at-the-rim'),
-  umbelRays: character('Rays of the umbel', 'Count the stalks that carry the topmost umbel. How many spring from its one point?', 'umbelRays', 'look', 'under-30, over-30'),
+  umbelRays: character('Rays of the umbel', 'On a stem that was never mown or cut, count the stalks of the topmost umbel. How many spring from its one point?', 'umbelRays', 'look', 'under-30, over-30'),
   clusterSeat: character('Seat of the flower clusters', 'Where on the stem do the flower clusters sit, and do they branch?', 'inflorescence', 'look', 'at-the-tip, at-the-leaf-joints-branched, at-the-leaf-joints-unbranched'),
   habitatSeen: character('Where it grows', 'What sort of place is this?', 'habitat', 'look', HABITATS.join(', ')),
 } // prettier-ignore
