@@ -7,7 +7,8 @@ import { ACCESS, CUT_HEIGHTS, CUT_SIDES, PAST_USES, SOIL_METALS, UPSTREAM, VIGOU
 import { GROUND_SCHOOLS } from '../ground/schools'
 import type { Entry, EntryType } from '../log/entries'
 import { FIND_STATES, GIFTS } from '../log/houseState'
-import { INGREDIENTS, LOOKS, READINGS } from '../lot/lotState'
+import { DIG_TOOLS, INGREDIENTS, LOOKS, READINGS } from '../lot/lotState'
+import { PURPOSES } from '../take/setAside'
 import { check, type Checked } from './check'
 import {
   count,
@@ -106,7 +107,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
         .unique(),
       leftAlone: strictObject({
         months: Joi.array().items(Joi.number().integer().min(1).max(12)).unique().max(12),
-        why: text(),
+        why: Joi.when('months', { is: Joi.array().length(0), then: text().optional(), otherwise: text() }),
       }).optional(),
       habitat: Joi.array()
         .items(Joi.string().valid(...HABITAT_STATES))
@@ -169,6 +170,12 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     taxon: text().optional(),
     count: nullable(count()),
   },
+  'stand-set-aside': {
+    ...BASE,
+    patch: id(),
+    taxon: text(),
+    shares: Joi.object().pattern(Joi.string().valid(...PURPOSES), Joi.number().min(0).max(1)),
+  },
   'stop-noted': {
     ...BASE,
     patch: id(),
@@ -221,7 +228,24 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     othersPick: Joi.boolean(),
     cutByOthers: count().optional(),
     clone: Joi.boolean().optional(),
+    dug: strictObject({
+      tool: Joi.string().valid(...DIG_TOOLS),
+      depth_cm: Joi.number().min(1).max(200).optional(),
+    }).optional(),
     school: nullable(text()),
+  },
+  snapped: {
+    ...LOT,
+    tips: Joi.array()
+      .items(
+        strictObject({
+          length_cm: Joi.number().min(0.5).max(300),
+          joints: Joi.number().integer().min(1).max(40).optional(),
+          mass_g: mass_g().optional(),
+        }),
+      )
+      .min(1)
+      .max(50),
   },
   sorted: {
     ...LOT,

@@ -1,5 +1,6 @@
 import { findTaxon } from '../flora/catalogue'
 import { strandsOf, type LotState } from '../lot/lotState'
+import { leftAlone } from '../ground/leftAlone'
 import { pickingOfLot } from '../take/rest'
 import { ajarFor, closedBy, openWith, worstOf, type Finding, type JudgeContext } from './verdict'
 
@@ -18,5 +19,7 @@ function pickingTake(lot: LotState, { catalogue, book }: JudgeContext): Finding 
   if (taxon.standing === 'protected') return closedBy('It is protected: it is not picked.')
   if (lot.stand === null) return ajarFor('Say how much stood there and how much you cut.')
   if (taxon.wildlifeHost !== undefined && !lot.stand.wildlifeLooked) return ajarFor('Look for who lives on it.')
-  return openWith(pickingOfLot(lot, taxon, { lots: book.lots, catalogue })?.text ?? '')
+  const alone = leftAlone(book.house, weighedIn.patch, weighedIn.pickedAt)
+  const picking = pickingOfLot(lot, taxon, { ...book, catalogue })?.text ?? ''
+  return openWith(alone === undefined ? picking : `${picking} ${alone}`)
 }

@@ -68,7 +68,7 @@ export interface GroundNote {
   /** What kind of ground it is, in the words of the catalogue. */
   readonly habitat?: readonly string[]
   /** Months, 1 to 12, in which nothing is taken there, and for whom: nests, spawning fish, early bloom. None: never again. */
-  readonly leftAlone?: { readonly months: readonly number[]; readonly why: string }
+  readonly leftAlone?: { readonly months: readonly number[]; readonly why?: string }
   /** Plants seen growing there, by scientific name. */
   readonly companions?: readonly string[]
 }

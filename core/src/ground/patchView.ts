@@ -7,6 +7,7 @@ import type { Gift, PatchState } from '../log/houseState'
 import type { StandFact } from '../lot/lotState'
 import type { Instant } from '../quantity/instant'
 import { pickingOfLot, restsUntil, type Picking } from '../take/rest'
+import { setAsideAt, type SetAsideShares } from '../take/setAside'
 import { groundAt } from './ofPatch'
 import type { GroundVerdict } from './verdict'
 
@@ -27,6 +28,10 @@ export interface PatchPlant {
   readonly takes: readonly Take[]
   /** Until when it is left alone, after more than its share was taken. */
   readonly restsUntil: Instant | undefined
+  /** What it is shared out for here, where it is. */
+  readonly setAside: SetAsideShares | undefined
+  /** The last count of it here, of pieces that grow again. */
+  readonly lastCount: number | undefined
   /** Counted less than {@link DECLINE} of its most in an earlier year. */
   readonly declines: { readonly from: number; readonly to: number } | undefined
 }
@@ -83,7 +88,7 @@ export function patchView(id: PatchId, context: JudgeContext): PatchView | undef
       const { taxon: name, pickedAt, mass_g } = lot.weighedIn
       const taxon = note(name, pickedAt)
       if (taxon === undefined) continue
-      const held = pickingOfLot(lot, taxon, { lots, catalogue })
+      const held = pickingOfLot(lot, taxon, { lots, house, catalogue })
       const take = { lot: lot.id, code: lot.code, at: pickedAt, mass_g, stand: lot.stand, held }
       takes.set(taxon, [...(takes.get(taxon) ?? []), take])
     }
@@ -103,6 +108,8 @@ export function patchView(id: PatchId, context: JudgeContext): PatchView | undef
         return ground === undefined ? [] : [{ part, verdict: ground.verdict }]
       }),
       restsUntil: restsUntil(book, catalogue, id, taxon.scientificName),
+      setAside: setAsideAt({ house: book.house, catalogue }, id, taxon, now),
+      lastCount: takes.findLast(({ stand }) => stand !== null)?.stand?.stems,
       declines: declineOf(takes),
     }
   }

@@ -160,6 +160,15 @@ const TOLD: readonly (readonly [Saying, string])[] = [
     'Gave back to Wall: crowns replanted (4), nettle.',
   ],
   [{ type: 'gave-back', patch: 'none', what: 'holes-filled', count: null }, 'Gave back to none: holes filled.'],
+  [
+    { type: 'stand-set-aside', patch: 'wall', taxon: 'Urtica dioica', shares: { seed: 0.2, greens: 0.5 } },
+    'nettle at Wall shared out: 50 % for leaves and tops and 20 % for left to seed.',
+  ],
+  [
+    { type: 'stand-set-aside', patch: 'none', taxon: 'Urtica dioica', shares: {} },
+    'nettle at none shared out: for anything.',
+  ],
+  [{ type: 'snapped', lot, tips: [{ length_cm: 12 }, { length_cm: 14.5 }] }, '2 tips snapped at 12 cm and 14.5 cm.'],
   [{ type: 'patch-turned', patch: 'wall', why: 'sprayed', since: null }, 'Recall of Wall: sprayed.'],
   [
     { type: 'patch-turned', patch: 'none', why: 'sprayed', since: T },

@@ -3,6 +3,7 @@ import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { tellWords } from '../identity/lotTells'
 import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, grouped } from '../quantity/format'
 import { formatDay, timeOf, type Instant } from '../quantity/instant'
+import { PURPOSE_WORDS, PURPOSES } from '../take/setAside'
 import { instrument } from '../instruments/instruments'
 import { kitchenAt } from './houseState'
 import type { ReadingKind } from '../lot/lotState'
@@ -38,6 +39,8 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `Planned an outing on ${entry.day}: ${formatList([...new Set(entry.wishes.map(({ taxon }) => nameOf(taxon, catalogue)))])}, for ${formatCount(entry.plates, 'plate')}.`
     case 'gave-back':
       return `Gave back to ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${plainWords(entry.what)}${entry.count === null ? '' : ` (${entry.count})`}${entry.taxon === undefined ? '' : `, ${nameOf(entry.taxon, catalogue)}`}.`
+    case 'stand-set-aside':
+      return `${nameOf(entry.taxon, catalogue)} at ${book.house.patches[entry.patch]?.name ?? entry.patch} shared out: ${formatList(PURPOSES.flatMap((purpose) => (entry.shares[purpose] === undefined ? [] : [`${Math.round(100 * entry.shares[purpose])} % for ${PURPOSE_WORDS[purpose]}`]))) || 'for anything'}.`
     case 'stop-noted':
       return `Stopped at ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${formatList(entry.finds.map(({ taxon, part, state }) => `${nameOf(taxon, catalogue)} ${plainWords(part)} ${plainWords(state)}`))}.`
     case 'struck':
@@ -119,6 +122,8 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       return `Gone through again; ${formatCount(entry.found, 'stray')} taken out.`
     case 'stand-counted':
       return `${entry.taken} of ${grouped(entry.stems)} stems cut${entry.wildlifeLooked ? `, ${entry.wildlifeOn} with wildlife` : ', wildlife not looked for'}.`
+    case 'snapped':
+      return `${formatCount(entry.tips.length, 'tip')} snapped at ${formatList(entry.tips.map(({ length_cm }) => `${length_cm} cm`))}.`
     case 'sorted':
       return `Sorted: ${formatMass(entry.kept_g)} go on, ${formatMass(entry.trimmed_g)} off to ${entry.trimmedTo}.`
     case 'way-chosen':

@@ -6,6 +6,7 @@ import type { Position } from '../quantity/position'
 import type { Day } from '../season/day'
 import type { Part, Sensitivity, Stage } from '../flora/vocabulary'
 import type { Instant } from '../quantity/instant'
+import type { SetAside } from '../take/setAside'
 import type { EaterId, LotId, PackId, PatchId } from './entry'
 
 /** What holds for the whole book and not for one lot: kitchens, patches, eaters, meetings with plants. */
@@ -18,6 +19,8 @@ export interface HouseState {
   readonly meetings: Readonly<Record<string, readonly Meeting[]>>
   /** What was given back, by patch. */
   readonly gifts: Readonly<Record<PatchId, readonly Gift[]>>
+  /** What each plant of a patch was shared out for, oldest first. */
+  readonly setAside: Readonly<Record<PatchId, readonly SetAside[]>>
   /** Stops at a patch, with all that was named there, oldest first. */
   readonly stops: Readonly<Record<PatchId, readonly Stop[]>>
   /** Plants that the cook put on record, by scientific name. */
@@ -155,6 +158,7 @@ export const EMPTY_HOUSE: HouseState = {
   eaters: {},
   meetings: {},
   gifts: {},
+  setAside: {},
   stops: {},
   ownPlants: {},
   outings: {},

@@ -14,12 +14,15 @@ import { formatList, formatMass, formatSpan, withoutCapital } from '../quantity/
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf, treatmentProgress, type StepProgress, type TreatmentProgress } from '../treatment/progress'
+import { removalOf } from '../take/removal'
+import { PURPOSE_WORDS, PURPOSES, purposesOf } from '../take/setAside'
 import type { Protocol } from '../flora/taxon'
 import { isLineageEntry, isLotEntry, type Entry, type HouseEntry, type LineageEntry, type LotEntry } from './entries'
 import { asDated, isAmendment } from './amendments'
 import type { BathChanged } from './entries/bathChanged'
 import type { InstrumentSetRight } from './entries/instrumentSetRight'
 import type { GaveBack } from './entries/gaveBack'
+import type { StandSetAside } from './entries/standSetAside'
 import type { StopNoted } from './entries/stopNoted'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
@@ -212,6 +215,25 @@ function checkGift({ patch, taxon, what }: GaveBack, book: BookLog['state'], cat
     : OK
 }
 
+/** Shares of hundredths may add up to a hair more than the whole. */
+const ROUNDING = 1e-9
+
+function checkSetAside(
+  { patch, taxon, shares }: StandSetAside,
+  book: BookLog['state'],
+  catalogue: Catalogue,
+): Proposal {
+  if (book.house.patches[patch] === undefined) return no('patch', 'There is no such patch.')
+  const known = findTaxon(catalogue, taxon)
+  if (known === undefined) return no('taxon', 'This plant is not in the catalogue.')
+  const strange = PURPOSES.find((purpose) => (shares[purpose] ?? 0) > 0 && !purposesOf(known).includes(purpose))
+  if (strange !== undefined) return no('shares', `Nothing of it is on record as ${PURPOSE_WORDS[strange]}.`)
+  const sum = Object.values(shares).reduce((total, each) => total + each, 0)
+  return sum > 1 + ROUNDING
+    ? no('shares', `They come to ${Math.round(100 * sum)} % of the stand. Leave it at 100 %.`)
+    : OK
+}
+
 function checkStop({ patch, finds }: StopNoted, book: BookLog['state'], catalogue: Catalogue): Proposal {
   if (book.house.patches[patch] === undefined) return no('patch', 'There is no such patch.')
   const unknown = finds.find(({ taxon }) => findTaxon(catalogue, taxon) === undefined)
@@ -230,6 +252,8 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
       return checkOuting(entry, book, catalogue)
     case 'gave-back':
       return checkGift(entry, book, catalogue)
+    case 'stand-set-aside':
+      return checkSetAside(entry, book, catalogue)
     case 'stop-noted':
       return checkStop(entry, book, catalogue)
     case 'patch-turned':
@@ -311,6 +335,8 @@ function checkLotEntry(
     }
     case 'stand-counted':
       if (entry.taken > entry.stems) return no('taken', `You cannot have cut ${entry.taken} of ${entry.stems} stems.`)
+      if (entry.dug !== undefined && lot.weighedIn !== null && removalOf(lot.weighedIn.part) !== 'whole')
+        return no('dug', 'This part is not dug.')
       return entry.wildlifeOn > entry.stems ? no('wildlifeOn', 'More stems with wildlife than stems.') : OK
     case 'sorted':
       return checkSorted(entry, lot, context)
@@ -365,6 +391,10 @@ function checkLotEntry(
       return checkRevived(lot, context)
     case 'strays-sorted':
       return lot.strays.reportedAt === null ? no('lot', 'No stray was reported in this lot.') : OK
+    case 'snapped':
+      return lot.weighedIn === null || lot.from.length > 0
+        ? no('lot', 'Tips are noted with the picking they came from.')
+        : OK
     case 'certain-attested':
     case 'stray-reported':
       return OK

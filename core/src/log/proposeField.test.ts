@@ -4,6 +4,7 @@ import { creeper } from '../test/plants'
 import { catalogueWith } from '../flora/own'
 import { inOrder } from './fold'
 import { propose } from './propose'
+import type { SetAsideShares } from '../take/setAside'
 import type { Saying } from './stamp'
 
 const says = (pen: Pen, saying: Saying, at?: string) => {
@@ -52,6 +53,31 @@ describe('what is noted before anything is picked', () => {
       expect(says(pen.copy(), gift(what))).toBe('taken')
       expect(says(pen.copy(), gift(what, 'Helianthus tuberosus'))).toBe('taken')
     }
+  })
+  it('a stand is shared out among what its plant is good for, and no more of it than there is', () => {
+    const pen = household(new Pen())
+    const share = (shares: SetAsideShares, taxon = 'Urtica dioica', patch = 'wall'): Saying => ({
+      ...{ type: 'stand-set-aside', patch, taxon, shares },
+    })
+    expect(says(pen, share({}, 'Urtica dioica', 'none'))).toBe('patch: There is no such patch.')
+    expect(says(pen, share({}, 'Nobody knows'))).toBe('taxon: This plant is not in the catalogue.')
+    expect(says(pen, share({ sap: 0.1 }))).toBe('shares: Nothing of it is on record as sap.')
+    expect(says(pen, share({ greens: 0.7, seed: 0.4 }))).toBe(
+      'shares: They come to 110 % of the stand. Leave it at 100 %.',
+    )
+    expect(says(pen, share({ greens: 0.1, seed: 0.2, guests: 0.7, sap: 0 }))).toBe('taken')
+  })
+  it('tips are of a picking, and holes of what is dug', () => {
+    const pen = household(new Pen())
+    weighIn(pen)
+    expect(says(pen.copy(), { type: 'snapped', lot: 'A', tips: [{ length_cm: 9 }] })).toBe('taken')
+    const stand = { type: 'stand-counted', lot: 'A', stems: 50, taken: 5, wildlifeLooked: true, wildlifeOn: 0 } as const
+    const dug = { tool: 'fork' } as const
+    expect(says(pen, { ...stand, othersPick: false, school: null, dug })).toBe('dug: This part is not dug.')
+    pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 10, why: 'some' })
+    expect(says(pen, { type: 'snapped', lot: 'B', tips: [{ length_cm: 9 }] })).toBe(
+      'lot: Tips are noted with the picking they came from.',
+    )
   })
   it('a plant of one’s own may be put on record anew, and never beside a record', () => {
     const pen = household(new Pen())

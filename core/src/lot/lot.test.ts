@@ -1,13 +1,16 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { requireTaxon } from '../flora/catalogue'
 import { CATALOGUE } from '../flora/records'
 import { fairShare, restYears } from '../take/share'
 import { judge } from '../gates/judge'
 import type { Saying } from '../log/stamp'
-import { cutBefore, restsUntil } from '../take/rest'
+import { allowanceFor, cutBefore, restsUntil } from '../take/rest'
+import { keptFor, purposeOf, PURPOSES, type SetAsideShares } from '../take/setAside'
+import type { Part } from '../flora/vocabulary'
 import { addEntries } from '../log/fold'
 import { addDays } from '../quantity/instant'
-import { bringIn, cook, FITTING_TELLS, household, load, Pen, tell, weighIn } from '../test/pen'
+import { bringIn, cook, FITTING_TELLS, household, load, Pen, START, tell, weighIn } from '../test/pen'
 import { meetAll } from '../test/plants'
 import { doNow } from './doNow'
 import { dueList } from './due'
@@ -319,6 +322,69 @@ describe('a fair share', () => {
     expect(cut({ at: addDays(third.now, 46) })).toBe(0)
     expect(cut({ at: third.lot('A').stand?.at ?? '' })).toBe(20)
     expect(cut({ at: addDays(third.now, -1) })).toBe(0)
+  })
+  it('is shared out as the cook said by then: more than that is told, and rests no patch', () => {
+    const pen = meetAll(household(new Pen()))
+    const split = { type: 'stand-set-aside', patch: 'wall', taxon: 'Urtica dioica' } as const
+    const cut = (lot: string, stems: number, taken: number) => {
+      weighIn(pen, 100, lot)
+      const stand = { type: 'stand-counted', lot, stems, taken, wildlifeLooked: true, wildlifeOn: 0 } as const
+      pen.write({ ...stand, othersPick: false, school: null })
+    }
+    const says = (lot: string) => judge('take', pen.lot(lot), pen.context).reasons.join(' ')
+    pen.write({ ...split, shares: { greens: 0.1, seed: 0.6, guests: 0.2 } })
+    // A tenth for greens and a tenth for nothing: a fifth of ninety. The school would let a third go.
+    cut('A', 90, 18)
+    expect(says('A')).toBe('18 cut. a third of 90 stems is 30.')
+    pen.write({ ...split, shares: { seed: 0.9 } })
+    cut('B', 72, 2)
+    expect(says('B')).toBe(
+      '2 cut after 18 cut there before. a third of 90 stems is 30. Of this stand 9 of 90 are kept for leaves and tops; the rest for what else is wanted of it. That is 2 too many of them.',
+    )
+    expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')).toBeUndefined()
+    // What was said later changes nothing of what was cut before, and another patch is another stand.
+    expect(says('A')).toBe('18 cut. a third of 90 stems is 30.')
+    const draw = { lot: null, taxon: requireTaxon(CATALOGUE, 'Urtica dioica'), at: pen.now, byOthers: 0 }
+    const counted = { stems: 100, wildlifeOn: 0, othersPick: false, school: null }
+    const allowed = (part: Part, patch = 'wall') =>
+      allowanceFor({ ...draw, part, patch }, counted, { ...pen.log.state, catalogue: CATALOGUE })
+    expect(allowed('leafy-top', 'elsewhere')).toMatchObject({ ofPurpose: undefined, left: 33, purposeSays: '' })
+    expect(allowed('seed')).toMatchObject({ ofPurpose: 10, left: 10, before: 0 })
+  })
+  it('is never let go beyond the share by what the stand is kept for, and no purpose takes another’s plants', () => {
+    const shares = fc
+      .array(fc.nat(1000), { minLength: PURPOSES.length + 1, maxLength: PURPOSES.length + 1 })
+      .map((weights): SetAsideShares => {
+        const all = Math.max(
+          1,
+          weights.reduce((sum, each) => sum + each, 0),
+        )
+        return Object.fromEntries(PURPOSES.map((purpose, index) => [purpose, (weights[index] ?? 0) / all]))
+      })
+    fc.assert(
+      fc.property(fc.nat(5000), shares, (pieces, kept) => {
+        const parts = ['leafy-top', 'flower', 'fruit', 'bark', 'sap', 'root'] as const
+        const named = PURPOSES.reduce((sum, each) => sum + (kept[each] ?? 0), 0)
+        for (const part of parts) {
+          const own = kept[purposeOf(part)] ?? 0
+          const may = keptFor(pieces, kept, part)
+          expect(may).toBeLessThanOrEqual(pieces)
+          // Its own and what is kept for nothing, to the whole piece.
+          expect(may).toBeLessThanOrEqual(pieces * (own + 1 - named) + 1e-6)
+          expect(may).toBeGreaterThan(pieces * (own + 1 - named) - 1 - 1e-6)
+        }
+      }),
+    )
+  })
+  it('says of a picking in a month in which its patch is left alone for whom it was', () => {
+    const pen = cook(opened())
+    const month = Number(START.slice(5, 7))
+    pen.write({ type: 'ground-noted', patch: 'wall', facts: { leftAlone: { months: [month], why: 'nests' } } })
+    const verdict = judge('take', pen.lot(), pen.context)
+    expect(verdict.state).toBe('open')
+    expect(verdict.reasons.join(' ')).toMatch(/ Wall is left alone this month: nests\.$/)
+    pen.write({ type: 'ground-noted', patch: 'wall', facts: { leftAlone: { months: [] } } })
+    expect(judge('take', pen.lot(), pen.context).reasons.join(' ')).not.toMatch(/left alone/)
   })
   it('keeps limp greens that were crisped and wrapped as long as cold ones, and says what water does not bring back', () => {
     const pen = opened()

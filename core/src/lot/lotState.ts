@@ -24,6 +24,8 @@ export interface LotState {
     readonly brokenUp: boolean
   }
   readonly stand: StandFact | null
+  /** Tips that were snapped to find where it is tender. */
+  readonly snaps: readonly SnapFact[]
   readonly revived: RevivedFact | null
   readonly sorted: SortFact | null
   readonly way: { readonly protocol: string; readonly goal: Goal; readonly at: Instant } | null
@@ -138,7 +140,24 @@ export interface StandFact {
   readonly cutByOthers?: number
   /** All of it one creeping plant, as far as can be told; not asked is not one. */
   readonly clone?: boolean
+  readonly dug?: Dug
   readonly school: string | null
+}
+
+/** What holes are dug with. */
+export const DIG_TOOLS = ['hands', 'digging-stick', 'trowel', 'fork', 'spade'] as const
+
+/** How something was dug: with what, how deep it sat. */
+export interface Dug {
+  readonly tool: (typeof DIG_TOOLS)[number]
+  readonly depth_cm?: number
+}
+
+/** One tip bent until it snapped: how long the piece is, how many joints it has, what it weighs. */
+export interface SnapFact {
+  readonly length_cm: number
+  readonly joints?: number
+  readonly mass_g?: number
 }
 
 export const LOOKS = ['crisp', 'better', 'same', 'worse'] as const
@@ -267,6 +286,7 @@ export function emptyLot(id: LotId): LotState {
     attestedStand: null,
     strays: { reportedAt: null, sortedAt: null, brokenUp: false },
     stand: null,
+    snaps: [],
     revived: null,
     sorted: null,
     way: null,

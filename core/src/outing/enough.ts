@@ -1,7 +1,7 @@
 import { findTaxon } from '../flora/catalogue'
 import type { Taxon, Use } from '../flora/taxon'
 import type { JudgeContext } from '../gates/verdict'
-import type { LotState } from '../lot/lotState'
+import type { Dug, LotState } from '../lot/lotState'
 import type { Range } from '../quantity/range'
 import { removalOf } from '../take/removal'
 import { pickingOfLot } from '../take/rest'
@@ -36,7 +36,7 @@ export function enoughFor(
   const need_g = effort.picked_g.usual - picked_g
   const counted = here.filter(({ stand }) => stand !== null && stand.taken > 0)
   const last = counted.at(-1)
-  const share = last && pickingOfLot(last, taxon, { lots: book.lots, catalogue })
+  const share = last && pickingOfLot(last, taxon, { ...book, catalogue })
   const leftOfShare = share && Math.max(0, share.fair - (last.stand?.taken ?? 0))
   const piece_g =
     sum(counted.map(({ weighedIn }) => weighedIn?.mass_g ?? 0)) / sum(counted.map(({ stand }) => stand?.taken ?? 0))
@@ -73,39 +73,52 @@ export interface Digging {
 /** Before any of one's own: one in five breaks off or is lost, as sure as five holes would make it [planning value]. */
 const PRIOR_WHOLE = 4
 const PRIOR_LOST = 1
+/** What a hole tells of one dug with another tool, or with one that was not noted; and over how much depth [planning values]. */
+const OTHER_TOOL = 0.25
+const UNTOLD_TOOL = 0.5
+const DEPTH_SCALE_cm = 10
 
 /**
  * How many holes so many whole pieces of a dug part ask for. The share that comes up whole is a beta distribution (prior 4 of 5,
- * then the cook's own diggings of the plant that were counted: cut against pieces brought); the range is its middle four fifths by
- * the normal approximation. Depth, soil and tool are in the cook's own figure only. Undefined for what is not dug.
+ * then the cook's own diggings of the plant that were counted: cut against pieces brought); what was dug with another tool or at another
+ * depth counts for less (a power prior: Ibrahim & Chen 2000). The range is its middle four fifths by the normal approximation.
+ * Undefined for what is not dug.
  */
 export function diggingFor(
   taxon: Taxon,
   use: Use,
   pieces: number,
   { book, catalogue }: Pick<JudgeContext, 'book' | 'catalogue'>,
+  meant: Partial<Dug> = {},
 ): Digging | undefined {
   if (removalOf(use.part) !== 'whole' || !(pieces > 0)) return undefined
-  const own = [...book.lots.values()].filter(
-    ({ weighedIn, stand, from }) =>
-      from.length === 0 &&
-      weighedIn?.counted !== undefined &&
-      weighedIn.part === use.part &&
-      stand !== null &&
-      stand.taken >= weighedIn.counted &&
-      findTaxon(catalogue, weighedIn.taxon) === taxon,
+  const own = [...book.lots.values()].flatMap(({ weighedIn, stand, from }) =>
+    from.length === 0 &&
+    weighedIn?.counted !== undefined &&
+    weighedIn.part === use.part &&
+    stand !== null &&
+    stand.taken >= weighedIn.counted &&
+    findTaxon(catalogue, weighedIn.taxon) === taxon
+      ? [{ dug: stand.taken, whole: weighedIn.counted, weight: alike(stand.dug, meant) }]
+      : [],
   )
-  const dug = sum(own.map(({ stand }) => stand?.taken ?? 0))
-  const whole = sum(own.map(({ weighedIn }) => weighedIn?.counted ?? 0))
-  const [a, b] = [PRIOR_WHOLE + whole, PRIOR_LOST + dug - whole]
+  const a = PRIOR_WHOLE + sum(own.map(({ whole, weight }) => whole * weight))
+  const b = PRIOR_LOST + sum(own.map(({ dug, whole, weight }) => (dug - whole) * weight))
   const share = a / (a + b)
   const sd = Math.sqrt((share * (1 - share)) / (a + b + 1))
   const holes = (of: number) => Math.ceil(pieces / Math.min(1, Math.max(0.02, of)))
   return {
     holes: { low: holes(share + EIGHTY * sd), usual: holes(share), high: holes(share - EIGHTY * sd) },
-    dug,
-    whole,
+    dug: sum(own.map(({ dug }) => dug)),
+    whole: sum(own.map(({ whole }) => whole)),
   }
+}
+
+/** How much a digging of before tells of one that is meant, 0 to 1. */
+function alike(before: Dug | undefined, { tool, depth_cm }: Partial<Dug>): number {
+  const byTool = tool === undefined || before?.tool === tool ? 1 : before === undefined ? UNTOLD_TOOL : OTHER_TOOL
+  if (depth_cm === undefined || before?.depth_cm === undefined) return byTool
+  return byTool * Math.exp(-(((depth_cm - before.depth_cm) / DEPTH_SCALE_cm) ** 2) / 2)
 }
 
 function sum(values: readonly number[]): number {

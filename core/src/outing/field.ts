@@ -30,6 +30,8 @@ export interface FieldLine {
   /** Of this wish, in the basket. */
   readonly picked_g: number
   readonly enough: boolean
+  /** Still wanted of it, g; nothing or less where it is covered. */
+  readonly left_g: number
   /** What ends the picking first, and when. */
   readonly stop: Enough | undefined
   /** Holes for the pieces still wanted, where it is dug. */
@@ -66,6 +68,7 @@ export function fieldView(id: string, context: JudgeContext): FieldView | undefi
         ground,
         against: patch === undefined || ground === undefined ? [] : againstPicking(taxon, patch, ground, context),
         picked_g,
+        left_g,
         enough: effort !== undefined && picked_g >= effort.picked_g.usual,
         stop: enoughFor(taxon, effort, { brought, here }, context),
         digging: use.pieceMass_g === undefined ? undefined : diggingFor(taxon, use, left_g / use.pieceMass_g, context),

@@ -3,10 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { requireTaxon } from '../flora/catalogue'
 import { CATALOGUE } from '../flora/records'
 import { massBalance } from '../lot/story'
-import { CLEAN, household, Pen, START } from '../test/pen'
+import type { Dug } from '../lot/lotState'
+import { ownTender } from '../take/tender'
+import { CLEAN, household, Pen, START, weighIn } from '../test/pen'
 import { season } from '../season/season'
 import { seasonInput } from '../season/ofBook'
-import { effortFor } from './effort'
+import { EIGHTY, effortFor } from './effort'
 import { diggingFor } from './enough'
 import { fieldView } from './field'
 import { outingChoices, planOuting, type OutingChoice } from './outing'
@@ -281,6 +283,66 @@ describe('an outing that was kept', () => {
     )
     const [tops] = requireTaxon(CATALOGUE, 'Urtica dioica').uses
     expect(tops && diggingFor(taxon, tops, 5, household(new Pen()).context)).toBeUndefined()
+  })
+  it('counts holes dug alike for more: the same tool, the same depth', () => {
+    const taxon = requireTaxon(CATALOGUE, 'Arctium lappa')
+    const root = taxon.uses.find(({ part, verdict }) => part === 'root' && verdict !== 'never')
+    if (root === undefined) throw new RangeError('no root')
+    const pen = household(new Pen())
+    const dig = (lot: string, whole: number, dug: Dug | undefined) => {
+      const picked = { taxon: taxon.scientificName, part: 'root', stage: root.stage, patch: 'wall' } as const
+      pen.write({ ...{ type: 'weighed-in', lot, code: lot, ...picked }, mass_g: 90, counted: whole, pickedAt: pen.now })
+      const stand = { type: 'stand-counted', lot, stems: 400, taken: 12, wildlifeLooked: true, wildlifeOn: 0 } as const
+      pen.write({ ...stand, othersPick: false, school: null, ...(dug === undefined ? {} : { dug }) })
+    }
+    const holes = (meant?: Partial<Dug>) => diggingFor(taxon, root, 20, pen.context, meant)?.holes.usual ?? 0
+    dig('A', 12, { tool: 'fork', depth_cm: 20 })
+    dig('B', 2, { tool: 'digging-stick', depth_cm: 50 })
+    expect(holes({ tool: 'fork' })).toBeLessThan(holes())
+    expect(holes({ tool: 'digging-stick' })).toBeGreaterThan(holes())
+    expect(holes({ tool: 'fork', depth_cm: 50 })).toBeGreaterThan(holes({ tool: 'fork', depth_cm: 20 }))
+    // What was not said of a hole counts for more than that it was dug otherwise, and for less than that it was dug so.
+    const before = holes({ tool: 'fork' })
+    dig('C', 1, undefined)
+    expect(holes({ tool: 'fork' })).toBeGreaterThan(before)
+    expect(diggingFor(taxon, root, 20, pen.context, { tool: 'fork' })).toMatchObject({ dug: 36, whole: 15 })
+  })
+  it('knows where one’s own tips snap: the middle of them, wide while they are few, and what each joint gives', () => {
+    const length = fc.double({ min: 1, max: 60, noNaN: true })
+    const use = { part: 'leafy-top', stage: 'young' } as const
+    const nettle = requireTaxon(CATALOGUE, 'Urtica dioica')
+    fc.assert(
+      fc.property(fc.array(length, { minLength: 1, maxLength: 30 }), (lengths) => {
+        const pen = household(new Pen())
+        expect(ownTender(nettle, use, pen.context)).toBeUndefined()
+        weighIn(pen)
+        pen.write({ type: 'snapped', lot: 'A', tips: lengths.map((length_cm) => ({ length_cm })) })
+        const { length_cm, tips, pickings } = ownTender(nettle, use, pen.context) ?? {}
+        expect([tips, pickings]).toEqual([lengths.length, 1])
+        const { low = 0, usual = 0, high = 0 } = length_cm ?? {}
+        expect(usual).toBeCloseTo(lengths.reduce((sum, each) => sum + each, 0) / lengths.length, 6)
+        expect(low < usual && usual < high).toBe(true)
+        // So many alike as may be: never surer than the prior's share allows.
+        const least = (EIGHTY * 0.25 * usual * Math.sqrt(3)) / Math.sqrt(2 + lengths.length)
+        expect(high - usual).toBeGreaterThanOrEqual(least - 1e-9)
+      }),
+      { numRuns: 50 },
+    )
+    const pen = household(new Pen())
+    weighIn(pen)
+    const tips = [
+      { length_cm: 8, joints: 3, mass_g: 4 },
+      { length_cm: 10, joints: 3, mass_g: 6 },
+      { length_cm: 6, joints: 2, mass_g: 2 },
+      { length_cm: 6, joints: 4 },
+    ]
+    pen.write({ type: 'snapped', lot: 'A', tips })
+    expect(ownTender(nettle, use, pen.context)?.byJoint).toEqual([
+      { joints: 2, each_g: 2, tips: 1 },
+      { joints: 3, each_g: 5, tips: 2 },
+    ])
+    expect(ownTender(nettle, { ...use, stage: 'flowering' }, pen.context)).toBeUndefined()
+    expect(ownTender(requireTaxon(CATALOGUE, 'Allium ursinum'), use, pen.context)).toBeUndefined()
   })
   it('leaves a patch alone in its months, and says for whom', () => {
     const pen = household(new Pen())

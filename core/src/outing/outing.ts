@@ -4,8 +4,8 @@ import type { Taxon, Use } from '../flora/taxon'
 import type { JudgeContext } from '../gates/verdict'
 import type { Access } from '../ground/facts'
 import type { GroundVerdict } from '../ground/verdict'
-import { kitchenAt, type PatchState } from '../log/houseState'
-import { dayOf } from '../quantity/instant'
+import type { PatchState } from '../log/houseState'
+import { leftAlone } from '../ground/leftAlone'
 import { groundAt } from '../ground/ofPatch'
 import type { PatchId } from '../log/entry'
 import type { Day } from '../season/day'
@@ -93,11 +93,10 @@ export function againstPicking(
   { book, catalogue, now }: JudgeContext,
 ): readonly string[] {
   const rest = restsUntil(book, catalogue, patch.id, taxon.scientificName)
-  const month = Number(dayOf(now, kitchenAt(book.house, now)?.timeZone ?? 'UTC').slice(5, 7))
-  const alone = patch.facts.leftAlone?.value
+  const alone = leftAlone(book.house, patch.id, now)
   return [
     ...ground.closed,
-    ...(alone?.months.includes(month) === true ? [`${patch.name} is left alone this month: ${alone.why}.`] : []),
+    ...(alone === undefined ? [] : [alone]),
     ...(rest !== undefined && rest > now ? [`${patch.name} rests from it until ${rest.slice(0, 10)}.`] : []),
     ...(taxon.standing === 'protected' ? ['It is protected: it is not picked.'] : []),
   ]

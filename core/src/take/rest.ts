@@ -6,25 +6,54 @@ import type { BookState } from '../log/fold'
 import type { LotState, StandFact } from '../lot/lotState'
 import { addDays, type Instant } from '../quantity/instant'
 import { removalOf, type Removal } from './removal'
-import { fairShare, restYears } from './share'
+import { keptFor, PURPOSE_WORDS, purposeOf, setAsideAt } from './setAside'
+import { fairShare, restYears, type FairShare } from './share'
 
 export interface Picking {
+  /** More than the fair share: the patch rests. */
   readonly over: boolean
-  /** What was left of the share when it was picked. */
+  /** What was left for it when it was picked: of the share, and of what the stand was set aside for. */
   readonly fair: number
   readonly text: string
+}
+
+/** What a picking is judged by: the book's lots and patches, and the catalogue. */
+export interface TakeSurroundings {
+  readonly lots: BookState['lots']
+  readonly house: BookState['house']
+  readonly catalogue: Catalogue
 }
 
 /** Leaves and tops of what bears cutting grow again within the season; all else is counted for the year [planning values]. */
 const REGROWN_days: Readonly<Record<string, number>> = { high: 45, medium: 120 }
 const YEAR_days = 330
 
+/** A stand as it is counted for a picking: all of it but what was cut. */
+export type Counted = Omit<StandFact, 'at' | 'taken' | 'wildlifeLooked' | 'dug'>
+
+/** What of a stand may be cut now, and why no more. */
+export interface Allowance {
+  readonly share: FairShare
+  /** Cut there before since it last grew back: it has drawn on the share, and stood there when the share was reckoned. */
+  readonly before: number
+  /** Of the share that is left. */
+  readonly ofShare: number
+  /** What is left of the part of the stand kept for this; undefined where it was not shared out. */
+  readonly ofPurpose: number | undefined
+  /** The lesser of both. */
+  readonly left: number
+  /** Why the purpose leaves less than the share; empty where it does not. */
+  readonly purposeSays: string
+}
+
 /**
- * A picking held against the fair share of its stand. The share is common: what was cut there before since it last grew back, by
- * the same cook or by others, has drawn on it, and stood there when the share was reckoned.
+ * What a stand allows a picking. The share is common: what was cut there before, by the same cook or by others, has drawn on it. What the
+ * stand was set aside for is the cook's own word: it lowers what is left and rests no patch.
  */
-function pickingOf(taxon: Taxon, part: Part, stand: StandFact, before: number): Picking {
-  const { stems, taken, wildlifeOn, othersPick, clone = false, school } = stand
+export function allowanceFor(draw: Draw, stand: Counted, surroundings: TakeSurroundings): Allowance {
+  const { taxon, part, patch, at } = draw
+  const { stems, wildlifeOn, othersPick, clone = false, school } = stand
+  const before = cutBefore(draw, surroundings)
   const share = fairShare({
     taxon,
     part,
@@ -34,11 +63,28 @@ function pickingOf(taxon: Taxon, part: Part, stand: StandFact, before: number): 
     clone,
     ...(school === null ? {} : { school }),
   })
-  const fair = Math.max(0, share.pieces - before)
-  const over = taken > fair
+  const ofShare = Math.max(0, share.pieces - before)
+  const shares = setAsideAt(surroundings, patch, taxon, at)
+  const kept = shares && keptFor(stems + before, shares, part)
+  const ofPurpose = kept === undefined ? undefined : Math.max(0, kept - before)
+  const less = ofPurpose !== undefined && ofPurpose < ofShare
+  return {
+    ...{ share, before, ofShare, ofPurpose },
+    left: less ? ofPurpose : ofShare,
+    purposeSays: less
+      ? `Of this stand ${kept ?? 0} of ${stems + before} are kept for ${PURPOSE_WORDS[purposeOf(part)]}; the rest for what else is wanted of it.`
+      : '',
+  }
+}
+
+function pickingOf(draw: Draw, stand: StandFact, surroundings: TakeSurroundings): Picking {
+  const { share, before, ofShare, left, purposeSays } = allowanceFor(draw, stand, surroundings)
+  const { taken } = stand
+  const over = taken > ofShare
   const after = before === 0 ? '' : ` after ${before} cut there before`
-  const excess = `${taken} cut${after}, ${fair} was fair (${share.text}) Food, yes; the patch rests.`
-  return { over, fair, text: over ? excess : `${taken} cut${after}. ${share.text}` }
+  const excess = `${taken} cut${after}, ${ofShare} was fair (${share.text}) Food, yes; the patch rests.`
+  const asked = taken > left && purposeSays !== '' ? ` ${purposeSays} That is ${taken - left} too many of them.` : ''
+  return { over, fair: left, text: `${over ? excess : `${taken} cut${after}. ${share.text}`}${asked}` }
 }
 
 /** A picking as it draws on its stand. */
@@ -56,7 +102,7 @@ export interface Draw {
 /** What had been cut of a stand before a picking, since it last grew back: by the same cook as noted, by others as seen. */
 export function cutBefore(
   { lot, taxon, part, patch, at, byOthers }: Draw,
-  { lots, catalogue }: { readonly lots: BookState['lots']; readonly catalogue: Catalogue },
+  { lots, catalogue }: Pick<TakeSurroundings, 'lots' | 'catalogue'>,
 ): number {
   const removal = removalOf(part)
   const since = addDays(at, -regrownAfter_days(taxon, removal))
@@ -76,12 +122,12 @@ export function cutBefore(
 export function pickingOfLot(
   { id, stand, weighedIn }: LotState,
   taxon: Taxon,
-  surroundings: { readonly lots: BookState['lots']; readonly catalogue: Catalogue },
+  surroundings: TakeSurroundings,
 ): Picking | undefined {
   if (stand === null || weighedIn === null) return undefined
   const { part, patch } = weighedIn
   const draw = { lot: id, taxon, part, patch, at: stand.at, byOthers: stand.cutByOthers ?? 0 }
-  return pickingOf(taxon, part, stand, cutBefore(draw, surroundings))
+  return pickingOf(draw, stand, surroundings)
 }
 
 function regrownAfter_days({ harvestTolerance = 'low' }: Taxon, removal: Removal): number {
@@ -131,7 +177,7 @@ export function restsUntil(
     const { weighedIn, stand, from } = lot
     // A part split off was picked once, as the whole.
     const same = from.length === 0 && weighedIn?.patch === patch && findTaxon(catalogue, weighedIn.taxon) === taxon
-    return same && stand !== null && pickingOfLot(lot, taxon, { lots: book.lots, catalogue })?.over === true
+    return same && stand !== null && pickingOfLot(lot, taxon, { ...book, catalogue })?.over === true
       ? [addDays(stand.at, Math.round(restYears(taxon) * 365.25))]
       : []
   })

@@ -13,6 +13,7 @@ import { fairStand, KIND_NAMES, KINDS, meetAll, TELLS, type Kind } from './plant
 export interface RandomLog {
   readonly pen: Pen
   readonly served: number
+  readonly nibbled: number
   readonly packed: number
   readonly recalled: number
   readonly joined: number
@@ -46,14 +47,24 @@ export function playRandomLog(seed: number): RandomLog {
   const random = chance(seed)
   const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)] as T
   const pen = beginning()
-  const tally = { served: 0, packed: 0, recalled: 0, joined: 0, split: 0, opened: 0, redated: 0, refused: 0 }
+  const tally = {
+    served: 0,
+    nibbled: 0,
+    packed: 0,
+    recalled: 0,
+    joined: 0,
+    split: 0,
+    opened: 0,
+    redated: 0,
+    refused: 0,
+  }
   let fault: string | undefined
   let serial = 0
   const attempt = (saying: Saying, at?: string) => {
     const tried = pen.try(saying, at)
     if (!tried.proposal.ok) tally.refused += 1
     else if (saying.type === 'served' || saying.type === 'packed') {
-      tally[saying.type] += 1
+      tally[saying.type === 'served' && saying.onTheWay !== undefined ? 'nibbled' : saying.type] += 1
       const standing = pen.log.order.filter(({ id }) => !pen.log.amendments.struck.has(id))
       const index = standing.findIndex(({ id }) => id === tried.entry.id)
       if (!mayActByHand(standing, index)) fault ??= `${saying.type} of ${saying.lot} behind a shut gate, seed ${seed}`
@@ -99,6 +110,7 @@ export function playRandomLog(seed: number): RandomLog {
       () => void attempt({ type: 'certain-attested', lot }, pick(all).at),
       () => void pen.wait(Math.floor(random() * 400)),
       () => void attempt(serving(lot, pick(['bo', 'cy', 'ann']), 3)),
+      () => void attempt(nibble(lot, pick(['bo', 'cy', 'ann', 'ann']), random() < 0.5)),
       () => {
         tally.recalled += 1
         attempt(
@@ -170,6 +182,7 @@ export function playRandomLog(seed: number): RandomLog {
   /** At the end everything in hand and in the larder is tried on the table. */
   function finish(): void {
     for (const lot of [...pen.log.state.lots.values()]) {
+      if (lot.mass_g > 5) attempt(nibble(lot.id, 'ann', true))
       if (lot.mass_g > 5) attempt(serving(lot.id, 'ann', 2))
       for (const { id, mass_g } of lot.packs) if (mass_g > 3) attempt({ ...serving(lot.id, 'ann', 2), pack: id })
       if (lot.mass_g > 5) attempt(packing(lot.id, `${lot.id}-end`, 'frozen', lot.mass_g / 2, -19))
@@ -206,6 +219,11 @@ function taste(lot: string, over: Partial<Saying<'tasted'>>): Saying<'tasted'> {
 
 function serving(lot: string, eater: string, mass_g: number): Saying<'served'> {
   return { type: 'served', lot, pack: null, dish: 'dish', portions: [{ eater, mass_g }] }
+}
+
+/** Eaten where it grew. */
+function nibble(lot: string, eater: string, rinsed: boolean): Saying<'served'> {
+  return { ...serving(lot, eater, 1), onTheWay: { rinsed } }
 }
 
 function packing(
@@ -245,6 +263,7 @@ function script(kind: Kind, lot: string, patch: string, random: () => number): A
       ...(random() < 0.15 ? { stand: { mixed: random() < 0.7, stemsSeen: random() < 0.2 ? 4 : 12 } } : {}),
     }),
     say(fairStand(lot)),
+    ...(random() < 0.5 ? [say(nibble(lot, 'ann', random() < 0.7))] : []),
     say({
       type: 'sorted',
       lot,
@@ -332,13 +351,24 @@ export interface RandomLogs {
  * that of a fold from scratch, of the same entries come together from two devices, and mass must be conserved.
  */
 export function playMany(firstSeed: number, count: number): RandomLogs {
-  const reached = { serving: 0, pack: 0, either: 0, recall: 0, join: 0, split: 0, opening: 0, 're-dating': 0 }
+  const reached = {
+    serving: 0,
+    nibble: 0,
+    pack: 0,
+    either: 0,
+    recall: 0,
+    join: 0,
+    split: 0,
+    opening: 0,
+    're-dating': 0,
+  }
   const faults: string[] = []
   for (let seed = firstSeed; seed < firstSeed + count; seed += 1) {
     const played = playRandomLog(seed)
     if (played.fault !== undefined) faults.push(played.fault)
     faults.push(...stateFaults(played.pen, seed))
     reached.serving += Number(played.served > 0)
+    reached.nibble += Number(played.nibbled > 0)
     reached.pack += Number(played.packed > 0)
     reached.either += Number(played.served + played.packed > 0)
     reached.recall += Number(played.recalled > 0)

@@ -10,6 +10,7 @@ import { toMs } from '../quantity/instant'
 export function mayActByHand(entries: readonly Entry[], index: number): boolean {
   const act = entries[index]
   if (act?.type !== 'served' && act?.type !== 'packed') return true
+  if (act.type === 'served' && act.onTheWay !== undefined) return mayNibbleByHand(entries, index, act.onTheWay.rinsed)
   const fromPack = act.type === 'served' && act.pack !== null ? packedIndex(entries, act.lot, act.pack) : undefined
   const strands = strandsAt(entries, act.lot, fromPack ?? index)
   const later = fromPack === undefined ? [] : knowledge(ownEntries(entries, act.lot, fromPack, index))
@@ -30,6 +31,37 @@ export function mayActByHand(entries: readonly Entry[], index: number): boolean 
     accepts &&
     whole.every(({ before }) => of(before, 'stand-counted').some((stand) => stand.wildlifeLooked)) &&
     eatersAsked
+  )
+}
+
+/** What is eaten raw with no more done to it than a hand can do there, and whether it is washed first; the rest of the kinds is not. */
+const RAW: Readonly<Record<string, { readonly washed: boolean }>> = {
+  'Allium ursinum': { washed: true },
+  'Beta vulgaris': { washed: true },
+  'Picea abies': { washed: false },
+}
+const DAY_ms = 86_400_000
+
+/** Eaten on the way: one picking of the last day that nothing was done to but looking and sorting. */
+function mayNibbleByHand(entries: readonly Entry[], index: number, rinsed: boolean): boolean {
+  const act = entries[index]
+  if (act?.type !== 'served' || act.pack !== null) return false
+  const own = ownEntries(entries, act.lot, 0, index)
+  const [strand, ...more] = strandsAt(entries, act.lot, index)
+  const picked = strand !== undefined && more.length === 0 && of(own, 'weighed-in')[0] === strand.root
+  if (!picked || of(own, 'step-begun').length > 0 || of(own, 'bath-changed').length > 0) return false
+  const raw = RAW[strand.kind]
+  const [wash] = of(own, 'sorted').map((each) => each.wash)
+  return (
+    raw !== undefined &&
+    (!raw.washed || rinsed || wash?.water === 'safe') &&
+    wash?.water !== 'chemicals' &&
+    toMs(act.at) - toMs(strand.root.pickedAt) <= DAY_ms &&
+    identified(strand, entries, index, act.lot) &&
+    grounded(strand, entries, index) &&
+    of(own, 'stand-counted').some((stand) => stand.wildlifeLooked) &&
+    !recalled(entries, act.lot, null, index) &&
+    act.portions.every(({ eater }) => eater === 'ann')
   )
 }
 

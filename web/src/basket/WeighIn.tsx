@@ -14,6 +14,7 @@ import {
   toMs,
   formatDay,
   kitchenAt,
+  leftAlone,
   type BookState,
   type CutAt,
   type JudgeContext,
@@ -157,6 +158,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
     setPatch(picking.patch)
   }
   const rest = taxon === undefined || patch === undefined ? undefined : restsUntil(book, catalogue, patch, taxon)
+  const alone = patch === undefined ? undefined : leftAlone(book.house, patch, now)
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
   const doubt = record === undefined ? undefined : rangeDoubt(record, catalogue, regionOf(timeZone))
   const whole = taxon !== undefined && use !== undefined && patch !== undefined
@@ -244,6 +246,9 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
           More than its share was taken there: the patch rests from this plant until {formatDay(rest, timeZone, true)}.
           What is picked all the same stays food, and is written down.
         </p>
+      )}
+      {alone !== undefined && (
+        <p className="refusal">{alone} What is picked all the same stays food, and is written down.</p>
       )}
       {asked && <CutAtFields value={cutAt} onChange={setCutAt} />}
       <NumberField

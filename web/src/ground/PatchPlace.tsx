@@ -23,6 +23,7 @@ import { useJudgeContext } from '../book/bookStore'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { GateIcon } from '../drawing/GateMark'
+import { SetAside, setAsideSays } from '../take/SetAside'
 import { GroundForm } from './GroundForm'
 import { Multiply } from './Multiply'
 import { LastFound, StopForm } from './StopForm'
@@ -87,7 +88,7 @@ export default function PatchPlace() {
         {plants.length === 0 && <p className="soft">None was met or picked here yet.</p>}
         <ul className="patch-plants">
           {plants.map((plant) => (
-            <PlantHere key={plant.taxon.scientificName} plant={plant} day={day} />
+            <PlantHere key={plant.taxon.scientificName} patch={id} plant={plant} day={day} />
           ))}
         </ul>
       </section>
@@ -149,9 +150,10 @@ const count = (all: readonly string[], one: string) => all.filter((each) => each
 
 const STATE_WORD = { open: 'fit', ajar: 'to be asked', closed: 'not fit' } as const
 
-function PlantHere({ plant, day }: { plant: PatchPlant; day: (instant: string) => string }) {
-  const { taxon, seen, grounds, takes, restsUntil, declines } = plant
+function PlantHere({ patch, plant, day }: { patch: string; plant: PatchPlant; day: (instant: string) => string }) {
+  const { taxon, seen, grounds, takes, restsUntil, declines, setAside } = plant
   const now = useJudgeContext().now
+  const shared = setAsideSays(setAside)
   return (
     <li>
       <h3>
@@ -168,6 +170,7 @@ function PlantHere({ plant, day }: { plant: PatchPlant; day: (instant: string) =
           The stand counts {declines.to}, of {declines.from} in its best year. Pass it by this year.
         </p>
       )}
+      {shared !== undefined && <p className="told">{shared}</p>}
       <ul className="grounds">
         {sameTogether(grounds).map(({ parts, verdict }) => (
           <li key={parts.join()}>
@@ -191,6 +194,7 @@ function PlantHere({ plant, day }: { plant: PatchPlant; day: (instant: string) =
           ))}
         </ul>
       )}
+      {grounds.length > 0 && <SetAside patch={patch} plant={plant} />}
     </li>
   )
 }

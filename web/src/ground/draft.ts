@@ -144,7 +144,8 @@ const READERS: { readonly [Fact in keyof GroundNote]?: Reader<Fact> } = {
     if (leftAlone === undefined) return undefined
     if (leftAlone.length > 0 && leftAloneFor.trim() === '')
       throw new Wrong('leftAlone', 'Left alone: say for whom or what, such as nests or early bloom.')
-    return { months: leftAlone.toSorted((a, b) => a - b), why: leftAloneFor.trim() || 'no reason any more' }
+    const months = leftAlone.toSorted((a, b) => a - b)
+    return months.length === 0 ? { months } : { months, why: leftAloneFor.trim() }
   },
   habitat: ({ habitat }) => habitat,
   companions: ({ companions }) => companions,

@@ -51,7 +51,9 @@ const SAYS: Says = {
   soil: (tests) => tests.map(({ what, mg_per_kg, on }) => `${what} ${mg_per_kg} mg/kg (${day(on)})`).join(', '),
   access: (value) => listed(value, 'easy'),
   leftAlone: ({ months, why }) =>
-    months.length === 0 ? 'in no month' : `${formatList(months.map((month) => MONTHS[month - 1] ?? ''))}: ${why}`,
+    months.length === 0
+      ? 'in no month'
+      : `${formatList(months.map((month) => MONTHS[month - 1] ?? ''))}: ${why ?? 'noted so'}`,
   habitat: (value) => listed(value, 'not said'),
   companions: (value) => (value.length === 0 ? 'none noted' : value.join(', ')),
 }

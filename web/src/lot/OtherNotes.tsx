@@ -7,6 +7,7 @@ import {
   newLotId,
   nextLotCode,
   rawUntil,
+  removalOf,
   toMs,
   type Ingredient,
   type LotState,
@@ -22,6 +23,7 @@ import { Field, NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { ReadOff } from '../instruments/ReadOff'
+import { SnapForm } from '../take/SnapForm'
 import { NibbleForm } from './NibbleForm'
 import { PackForm } from './PackForm'
 import { Refusal } from '../controls/Refusal'
@@ -48,6 +50,7 @@ export function OtherNotes({ lot }: { lot: LotState }) {
       {lot.mass_g > 0 && <TakeReading lot={lot} />}
       {lot.mass_g > 0 && <AddIngredient lot={lot} />}
       {rawUntil(lot, context) !== null && <Revive lot={lot} />}
+      {isSnapped(lot) && <SnapForm lot={lot} />}
       {isAsPicked(lot, context.now) && lot.mass_g > 0 && <NibbleForm lot={lot} />}
       <Meeting lot={lot} />
       <section className="card">
@@ -59,6 +62,11 @@ export function OtherNotes({ lot }: { lot: LotState }) {
       </section>
     </div>
   )
+}
+
+/** Tips that are bent until they break: of a picking as it was brought in. */
+function isSnapped({ weighedIn, from, mass_g }: LotState): boolean {
+  return weighedIn !== null && from.length === 0 && mass_g > 0 && ['top', 'flower'].includes(removalOf(weighedIn.part))
 }
 
 const Stray = memo(function Stray({ lot }: { lot: LotState }) {

@@ -1,7 +1,6 @@
 import {
+  allowanceFor,
   countedAs,
-  cutBefore,
-  fairShare,
   removalOf,
   requireTaxon,
   SHARE_SCHOOLS,
@@ -13,6 +12,7 @@ import { useState } from 'react'
 import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { DugFields, dugFault, dugSaid, type DugTyped } from '../take/DugFields'
 import { StandReason } from '../take/StandReason'
 import { Refusal } from '../controls/Refusal'
 import { inUnits } from '../units/units'
@@ -26,6 +26,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
   const part = lot.weighedIn?.part ?? 'leaf'
   const [typed, setTyped] = useState({ stems: '', taken: '', wildlifeOn: '0', cutByOthers: '0' })
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
+  const [dugWrong, setDugWrong] = useState<string>()
   const [looked, setLooked] = useState(false)
   const [others, setOthers] = useState(false)
   const [school, setSchool] = useState<string>()
@@ -34,29 +35,31 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
   const stems = readField(typed.stems)
   const wildlife = readField(typed.wildlifeOn)
   const byOthers = readField(typed.cutByOthers)
-  const before = cutBefore(
-    {
-      ...{ lot: lot.id, taxon, part, patch: lot.weighedIn?.patch ?? '', at: context.now },
-      byOthers: 'value' in byOthers ? byOthers.value : 0,
-    },
-    { lots: context.book.lots, catalogue: context.catalogue },
-  )
-  const share =
+  const [dug, setDug] = useState<DugTyped>({ depth: '' })
+  const allowed =
     'value' in stems && stems.value > 0 && 'value' in wildlife
-      ? fairShare({
-          taxon,
-          part,
-          stand: { pieces: stems.value + before },
-          wildlifeOn: wildlife.value,
-          othersPick: others,
-          clone: digs && clone !== 'many',
-          ...(school === undefined ? {} : { school }),
-        })
+      ? allowanceFor(
+          {
+            ...{ lot: lot.id, taxon, part, patch: lot.weighedIn?.patch ?? '', at: context.now },
+            byOthers: 'value' in byOthers ? byOthers.value : 0,
+          },
+          {
+            stems: stems.value,
+            wildlifeOn: wildlife.value,
+            othersPick: others,
+            clone: digs && clone !== 'many',
+            school: school ?? null,
+          },
+          { ...context.book, catalogue: context.catalogue },
+        )
       : undefined
   const submit = () => {
     const read = Object.entries(typed).map(([field, text]) => [field, readField(text)] as const)
     setFaults(Object.fromEntries(read.flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))))
     const taken = readField(typed.taken)
+    const wrong = digs ? dugFault(dug) : undefined
+    setDugWrong(wrong)
+    if (wrong !== undefined) return
     if ('value' in stems && 'value' in taken && 'value' in wildlife && 'value' in byOthers)
       void write(
         {
@@ -68,7 +71,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           wildlifeOn: wildlife.value,
           othersPick: others,
           cutByOthers: byOthers.value,
-          ...(digs ? { clone: clone !== 'many' } : {}),
+          ...(digs ? { clone: clone !== 'many', ...dugSaid(dug) } : {}),
           school: school ?? null,
         },
         'Stand noted',
@@ -115,28 +118,29 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
             ]}
           />
           <p className="field-note">For digging a carpet on one root is one plant; not known counts as one.</p>
+          <DugFields value={dug} onChange={setDug} />
         </div>
       )}
       <div className="wide">
         <Choice
           label="Share by the school of"
-          value={school ?? share?.school}
+          value={school ?? allowed?.share.school}
           onChange={setSchool}
           options={SHARE_SCHOOLS.map((name) => ({ value: name, label: name }))}
         />
-        {share !== undefined && (
+        {allowed !== undefined && (
           <p className="told">
-            {before > 0 &&
-              `${before} were cut there before and have drawn on the same share: ${Math.max(0, share.pieces - before)} are left of it. `}
-            {inUnits(share.text)} The schools say{' '}
-            {share.schools.map(({ name, pieces: many }) => `${many} (${name})`).join(', ')}.
+            {allowed.before > 0 &&
+              `${allowed.before} were cut there before and have drawn on the same share: ${allowed.ofShare} are left of it. `}
+            {inUnits(allowed.share.text)} {allowed.purposeSays} The schools say{' '}
+            {allowed.share.schools.map(({ name, pieces: many }) => `${many} (${name})`).join(', ')}.
           </p>
         )}
       </div>
       <div className="wide">
         <StandReason taxon={taxon} part={part} title="Why so much and no more" />
       </div>
-      <Refusal sentence={otherError(FIELDS)} wide />
+      <Refusal sentence={dugWrong ?? otherError(FIELDS)} wide />
       <Button type="primary" size="large" onClick={submit}>
         Note the stand
       </Button>

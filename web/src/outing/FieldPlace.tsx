@@ -1,8 +1,8 @@
 import {
+  allowanceFor,
   commonName,
   countedAs,
-  cutBefore,
-  fairShare,
+  diggingFor,
   fieldView,
   findTaxon,
   formatCount,
@@ -15,6 +15,7 @@ import {
   kitchenAt,
   newLotId,
   nextLotCode,
+  ownTender,
   removalOf,
   tellLabel,
   tellsToSee,
@@ -23,6 +24,7 @@ import {
   type Enough,
   type FieldLine,
   type FieldView,
+  type JudgeContext,
   type LotState,
   type Part,
   type Range,
@@ -37,6 +39,8 @@ import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { CutAtFields, cutAtSaid, dogsReach } from '../ground/CutAtFields'
 import { GateIcon } from '../drawing/GateMark'
+import { DugFields, dugFault, dugMeant, dugSaid, type DugTyped } from '../take/DugFields'
+import { tenderSays } from '../take/SnapForm'
 import { rowName } from '../season/words'
 import '../app/field.css'
 import { Refusal } from '../controls/Refusal'
@@ -119,9 +123,23 @@ function digSays({ holes: { low, usual, high }, dug, whole }: Digging): string {
   return `Dig about ${grouped(usual)} (${grouped(low)} to ${grouped(high)}): ${own}. Loosen round it, work under it, lift last.`
 }
 
+/** Holes for what is still wanted, dug as it is meant. */
+function meantSays(
+  { taxon, use, left_g }: FieldLine,
+  typed: DugTyped,
+  context: Pick<JudgeContext, 'book' | 'catalogue'>,
+) {
+  const digging =
+    use.pieceMass_g === undefined
+      ? undefined
+      : diggingFor(taxon, use, left_g / use.pieceMass_g, context, dugMeant(typed))
+  return digging === undefined ? '' : digSays(digging)
+}
+
 function Picking({ line, outing }: { line: FieldLine; outing: string }) {
-  const { catalogue } = useJudgeContext()
+  const { book, catalogue } = useJudgeContext()
   const { taxon, use, effort, against, ground, picked_g, enough } = line
+  const own = tenderSays(ownTender(taxon, use, { book, catalogue }))
   const { name, part } = rowName(line)
   const [open, setOpen] = useState(false)
   const doubles = taxon.lookalikes.filter(isHarmful).slice(0, DOUBLES)
@@ -162,7 +180,8 @@ function Picking({ line, outing }: { line: FieldLine; outing: string }) {
       )}
       <p>Look at: {tells.map(tellLabel).join(' · ')}.</p>
       {taxon.wildlifeHost !== undefined && <p>First see who lives on it. {taxon.wildlifeHost}</p>}
-      {use.cut !== undefined && <p>{use.cut}</p>}
+      {own !== undefined && <p className="told">{own}</p>}
+      {use.cut !== undefined && <p>{own === undefined ? use.cut : `The record: ${use.cut}`}</p>}
       {ground !== undefined && ground.toAsk.length > 0 && against.length === 0 && (
         <p className="told">
           Still to ask of the ground: {formatList(ground.toAsk)}. <Link to={`/patch/${line.wish.patch}`}>Note it</Link>
@@ -203,23 +222,17 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
   const stood = readField(typed.stood)
   const hosts = readField(typed.hosts)
   const stumps = readField(typed.stumps)
-  const before = cutBefore(
-    {
-      ...{ lot: null, taxon, part: wish.part, patch: wish.patch, at: minute },
-      byOthers: 'value' in stumps ? stumps.value : 0,
-    },
-    { lots: book.lots, catalogue },
-  )
-  const share =
+  const [dug, setDug] = useState<DugTyped>({ depth: '' })
+  const allowed =
     'value' in stood && stood.value > 0 && 'value' in hosts
-      ? fairShare({
-          taxon,
-          part: wish.part,
-          stand: { pieces: stood.value + before },
-          wildlifeOn: hosts.value,
-          othersPick: others,
-          clone: removalOf(wish.part) === 'whole',
-        })
+      ? allowanceFor(
+          {
+            ...{ lot: null, taxon, part: wish.part, patch: wish.patch, at: minute },
+            byOthers: 'value' in stumps ? stumps.value : 0,
+          },
+          { stems: stood.value, wildlifeOn: hosts.value, othersPick: others, clone: digs, school: null },
+          { ...book, catalogue },
+        )
       : undefined
   const submit = async () => {
     const cut = readField(typed.cut)
@@ -236,6 +249,8 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
     if (wrong !== undefined) return setFault(`${wrong[0]}: ${wrong[1].error}`)
     if (!('value' in stood && 'value' in cut && 'value' in hosts && 'value' in amount && 'value' in stumps)) return
     const pieces = Math.round(amount.value)
+    const wrongDug = digs ? dugFault(dug) : undefined
+    if (wrongDug !== undefined) return setFault(wrongDug)
     if (amount.value <= 0) return setFault(`${by === 'weight' ? 'Weight' : 'Pieces'}: more than nothing.`)
     if (cut.value > stood.value) return setFault(`You cut: not more than the ${grouped(stood.value)} that stood there.`)
     setFault(undefined)
@@ -269,7 +284,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
         wildlifeOn: hosts.value,
         othersPick: others,
         cutByOthers: stumps.value,
-        ...(removalOf(wish.part) === 'whole' ? { clone: true } : {}),
+        ...(digs ? { clone: true, ...dugSaid(dug) } : {}),
         school: null,
       },
       `${code} is in the basket`,
@@ -288,12 +303,18 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
   return (
     <div className="form bring-in">
       {field('stood', 'Stood there', countedAs(wish.part))}
-      {share !== undefined && (
+      {allowed !== undefined && (
         <p className="told">
-          {before > 0 &&
-            `${grouped(before)} were cut there before: ${grouped(Math.max(0, share.pieces - before))} are left of the share. `}
-          {inUnits(share.text)}
+          {allowed.before > 0 &&
+            `${grouped(allowed.before)} were cut there before: ${grouped(allowed.ofShare)} are left of the share. `}
+          {inUnits(allowed.share.text)} {allowed.purposeSays}
         </p>
+      )}
+      {digs && (
+        <>
+          <DugFields value={dug} onChange={setDug} />
+          <p className="told">{meantSays(line, dug, { book, catalogue })}</p>
+        </>
       )}
       {taxon.wildlifeHost !== undefined && (
         <>

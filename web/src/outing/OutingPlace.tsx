@@ -3,6 +3,9 @@ import {
   commonName,
   dayOf,
   fairShare,
+  keptFor,
+  ownTender,
+  setAsideAt,
   formatCount,
   formatDay,
   formatList,
@@ -28,6 +31,7 @@ import { v7 } from 'uuid'
 import { useJudgeContext } from '../book/bookStore'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
+import { tenderSays } from '../take/SnapForm'
 import { rowName, stateWord } from '../season/words'
 import { useSeason } from '../season/useSeason'
 import '../app/field.css'
@@ -349,6 +353,10 @@ function KeptOutings() {
 function Line({ line, catalogue }: { line: OutingLine; catalogue: Catalogue }) {
   const { choice, plates, effort, keeps_h } = line
   const { name, part } = rowName(choice)
+  const { book, now } = useJudgeContext()
+  const setAside = setAsideAt({ house: book.house, catalogue }, choice.patch, choice.taxon, now)
+  const kept = setAside === undefined ? 100 : keptFor(100, setAside, choice.use.part)
+  const own = tenderSays(ownTender(choice.taxon, choice.use, { book, catalogue }))
   const share = fairShare({
     taxon: choice.taxon,
     part: choice.use.part,
@@ -378,8 +386,10 @@ function Line({ line, catalogue }: { line: OutingLine; catalogue: Catalogue }) {
         )}
       </p>
       <p>
-        Of a hundred {share.pieces === 0 ? 'take none' : `no more than ${share.pieces}`}: {share.school}.{' '}
-        {choice.use.cut ?? ''}
+        {share.pieces <= kept
+          ? `Of a hundred ${share.pieces === 0 ? 'take none' : `no more than ${share.pieces}`}: ${share.school}. `
+          : `Of a hundred ${kept === 0 ? 'take none' : `no more than ${kept}`}: the rest of this stand is kept for what else is wanted of it. `}
+        {choice.use.cut ?? ''} {own}
       </p>
       {choice.taxon.wildlifeHost !== undefined && <p>First look for who lives on it. {choice.taxon.wildlifeHost}</p>}
       <p>Look at: {tells.map((character) => tellLabel(character)).join(' · ')}.</p>

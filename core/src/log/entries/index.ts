@@ -25,8 +25,10 @@ import type { Redated } from './redated'
 import { revived, type Revived } from './revived'
 import { served, type Served } from './served'
 import { sorted, type Sorted } from './sorted'
+import { snapped, type Snapped } from './snapped'
 import { split, type Split } from './split'
 import { standCounted, type StandCounted } from './standCounted'
+import { standSetAside, type StandSetAside } from './standSetAside'
 import { stepBegun, type StepBegun } from './stepBegun'
 import { stepDone, type StepDone } from './stepDone'
 import { strayReported, type StrayReported } from './strayReported'
@@ -42,12 +44,12 @@ import { weighedIn, type WeighedIn } from './weighedIn'
 
 /** Entries about the whole household: folded in one shard. */
 export type HouseEntry =
-  | KitchenSet | GroundNoted | EaterNoted | PlantMet | PlantRecorded | OutingPlanned | GaveBack | StopNoted | PatchTurned | FoodTurned | FeltIll
+  | KitchenSet | GroundNoted | EaterNoted | PlantMet | PlantRecorded | OutingPlanned | GaveBack | StandSetAside | StopNoted | PatchTurned | FoodTurned | FeltIll
   | NumbersNoted | InstrumentSetRight // prettier-ignore
 
 /** Entries about one lot: each lot is a shard of its own. */
 export type LotEntry =
-  | WeighedIn | TellSeen | CertainAttested | StrayReported | StraysSorted | StandCounted | Sorted | WayChosen | StepBegun
+  | WeighedIn | TellSeen | CertainAttested | StrayReported | StraysSorted | StandCounted | Snapped | Sorted | WayChosen | StepBegun
   | Revived | StepDone | BathChanged | ReadingTaken | IngredientAdded | Weighed | Tasted | Packed | Served | ThrownAway // prettier-ignore
 
 /** Entries that pass mass from lots to lots: the lots they touch are one family, folded together. */
@@ -64,6 +66,7 @@ const HOUSE_DEFS = {
   'plant-recorded': plantRecorded,
   'outing-planned': outingPlanned,
   'gave-back': gaveBack,
+  'stand-set-aside': standSetAside,
   'stop-noted': stopNoted,
   'patch-turned': patchTurned,
   'food-turned': foodTurned,
@@ -79,6 +82,7 @@ const LOT_DEFS = {
   'stray-reported': strayReported,
   'strays-sorted': straysSorted,
   'stand-counted': standCounted,
+  snapped,
   revived,
   sorted,
   'way-chosen': wayChosen,

@@ -8,7 +8,7 @@ export interface StandCounted extends EntryBase, Omit<StandFact, 'at'> {
 }
 
 export const standCounted: EntryDef<StandCounted, LotState> = {
-  apply: (lot, { at, stems, taken, wildlifeLooked, wildlifeOn, othersPick, cutByOthers, clone, school }) => ({
+  apply: (lot, { at, stems, taken, wildlifeLooked, wildlifeOn, othersPick, cutByOthers, clone, dug, school }) => ({
     ...lot,
     stand: {
       at,
@@ -20,6 +20,7 @@ export const standCounted: EntryDef<StandCounted, LotState> = {
       school,
       ...(cutByOthers === undefined ? {} : { cutByOthers }),
       ...(clone === undefined ? {} : { clone }),
+      ...(dug === undefined ? {} : { dug }),
     },
   }),
 }

@@ -1,0 +1,109 @@
+import { findUse, ownTender, requireTaxon, type LotState, type OwnTender, type SnapFact } from '@ellop/core'
+import { Button } from 'antd'
+import { useState } from 'react'
+import { useJudgeContext } from '../book/bookStore'
+import { NumberField, readField } from '../controls/Field'
+import { Refusal } from '../controls/Refusal'
+import { useNote } from '../controls/useNote'
+import { formatMass, inUnits } from '../units/units'
+
+const FIELDS = [
+  { name: 'length', label: 'Snapped at', unit: 'cm' },
+  { name: 'joints', label: 'Joints on it', unit: 'joints' },
+  { name: 'mass', label: 'It weighs', unit: 'g' },
+] as const
+type Tip = Readonly<Record<(typeof FIELDS)[number]['name'], string>>
+const EMPTY: Tip = { length: '', joints: '', mass: '' }
+
+/** Where one's own tips snap, in words; nothing before the first. */
+export function tenderSays(own: OwnTender | undefined): string | undefined {
+  if (own === undefined) return undefined
+  const { length_cm, tips, byJoint } = own
+  const cm = (value: number) => value.toFixed(value < 10 ? 1 : 0)
+  const joints = byJoint
+    .map(({ joints: count, each_g }) => `${count} ${count === 1 ? 'joint' : 'joints'} ${formatMass(each_g)}`)
+    .join(', ')
+  return inUnits(
+    `By your own ${tips} ${tips === 1 ? 'tip' : 'tips'} it snaps at about ${cm(length_cm.usual)} cm (${cm(length_cm.low)} to ${cm(length_cm.high)} cm): bend it there, and go by the snap.${joints === '' ? '' : ` A tip weighs: ${joints}.`}`,
+  )
+}
+
+/** A few tips bent until they snapped: from then on one's own length stands before the one in the record. */
+export function SnapForm({ lot }: { lot: LotState }) {
+  const { book, catalogue } = useJudgeContext()
+  const { write, otherError } = useNote()
+  const [tip, setTip] = useState(EMPTY)
+  const [tips, setTips] = useState<readonly SnapFact[]>([])
+  const [fault, setFault] = useState<string>()
+  const { weighedIn } = lot
+  if (weighedIn === null) return null
+  const taxon = requireTaxon(catalogue, weighedIn.taxon)
+  const use = findUse(taxon, weighedIn.part, weighedIn.stage)
+  /** The tip in the fields; nothing where all are empty; undefined where one is wrong. */
+  const read = (): readonly SnapFact[] | undefined => {
+    const typed = FIELDS.filter(({ name }) => tip[name].trim() !== '')
+    if (typed.length === 0) return []
+    for (const { name, label } of FIELDS) {
+      const value = readField(tip[name])
+      if ('error' in value && (name === 'length' || tip[name].trim() !== '')) {
+        setFault(`${label}: ${value.error}`)
+        return undefined
+      }
+    }
+    const number = (name: keyof Tip) => Number(tip[name].replace(',', '.'))
+    return [
+      {
+        length_cm: number('length'),
+        ...(tip.joints.trim() === '' ? {} : { joints: Math.round(number('joints')) }),
+        ...(tip.mass.trim() === '' ? {} : { mass_g: number('mass') }),
+      },
+    ]
+  }
+  const another = () => {
+    const one = read()
+    if (one === undefined) return
+    setFault(undefined)
+    setTips([...tips, ...one])
+    setTip(EMPTY)
+  }
+  const note = async () => {
+    const one = read()
+    if (one === undefined) return
+    const all = [...tips, ...one]
+    if (all.length === 0) return setFault('Snapped at: give a length.')
+    setFault(undefined)
+    const noted = await write({ type: 'snapped', lot: lot.id, tips: all }, 'Noted')
+    if (!noted.ok) return
+    setTips([])
+    setTip(EMPTY)
+  }
+  return (
+    <section className="card">
+      <h3>Where it snaps</h3>
+      <p>Bend a few tips until they break by themselves. What is below is tough, whatever a book says.</p>
+      {use !== undefined && <p className="told">{tenderSays(ownTender(taxon, use, { book, catalogue })) ?? use.cut}</p>}
+      <div className="form">
+        {FIELDS.map(({ name, label, unit }) => (
+          <NumberField
+            key={name}
+            label={label}
+            unit={unit}
+            value={tip[name]}
+            onChange={(text) => setTip({ ...tip, [name]: text })}
+            {...(name === 'length' ? {} : { hint: 'May stay empty.' })}
+          />
+        ))}
+        {tips.length > 0 && (
+          <p className="told">{inUnits(`So far: ${tips.map(({ length_cm }) => `${length_cm} cm`).join(', ')}.`)}</p>
+        )}
+        <Refusal sentence={fault ?? otherError([])} />
+        <Button size="large" onClick={another}>
+          And another
+        </Button>
+        <Button size="large" onClick={() => void note()}>
+          Note where it snapped
+        </Button>
+      </div>
+    </section>
+  )
+}
