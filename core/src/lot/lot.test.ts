@@ -10,7 +10,7 @@ import { keptFor, purposeOf, PURPOSES, type SetAsideShares } from '../take/setAs
 import type { Part } from '../flora/vocabulary'
 import { addEntries } from '../log/fold'
 import { addDays } from '../quantity/instant'
-import { bringIn, cook, FITTING_TELLS, household, load, Pen, START, tell, weighIn } from '../test/pen'
+import { bringIn, CLEAN, cook, FITTING_TELLS, household, load, Pen, START, tell, weighIn } from '../test/pen'
 import { meetAll } from '../test/plants'
 import { doNow } from './doNow'
 import { dueList } from './due'
@@ -203,8 +203,44 @@ describe('a lot on screen', () => {
     ])
     expect(waterVerdict(pen.lot(), pen.context)).toMatchObject({
       keep: true,
-      says: 'Keep it for soup: Wall is not fed, and nobody at the table is an infant or has trouble with the kidneys.',
+      says: 'Keep it for soup, or to cook grain in: Wall is not fed, and nobody at the table is an infant or has trouble with the kidneys.',
     })
+  })
+})
+
+describe('the water of a step', () => {
+  it('is kept nowhere in the catalogue where the record throws it away, however clean the ground and sound the table', () => {
+    const told = { kept: 0, thrown: 0 }
+    for (const taxon of CATALOGUE.taxa)
+      for (const { part, stage, protocols } of taxon.uses)
+        for (const { name: protocol, goals, steps } of protocols) {
+          const pen = new Pen()
+          pen.write({ type: 'ground-noted', patch: 'wall', name: 'Wall', facts: CLEAN })
+          pen.write({ type: 'eater-noted', eater: { id: 'ann', name: 'Ann', kind: 'adult', sensitivities: [] } })
+          const picked = {
+            taxon: taxon.scientificName,
+            part,
+            stage,
+            patch: 'wall',
+            mass_g: 500,
+            pickedAt: START,
+          } as const
+          pen.force({ type: 'weighed-in', lot: 'A', code: 'A', ...picked })
+          pen.force({ type: 'way-chosen', lot: 'A', protocol, goal: goals[0] ?? 'eat' })
+          const thrown = steps.filter(
+            ({ op, water }) => water === 'discard' && !['wash', 'rinse', 'float-off'].includes(op),
+          )
+          const all = waterVerdict(pen.lot(), pen.context)
+          if (thrown.length > 0) expect([protocol, all?.keep]).toEqual([protocol, false])
+          for (const [index, { op, water }] of steps.entries()) {
+            const says = waterVerdict(pen.lot(), pen.context, index)
+            if (says === undefined) continue
+            expect([protocol, op, says.keep]).toEqual([protocol, op, water === 'may-keep'])
+            told[says.keep ? 'kept' : 'thrown'] += 1
+          }
+        }
+    expect(told.kept).toBeGreaterThan(50)
+    expect(told.thrown).toBeGreaterThan(100)
   })
 })
 

@@ -1,5 +1,7 @@
 import { findTaxon } from '../flora/catalogue'
 import type { Goal, Use } from '../flora/taxon'
+import { plainWords } from '../flora/vocabulary'
+import { formatList } from '../quantity/format'
 import type { JudgeContext } from '../gates/verdict'
 import { kitchenAt, type EaterState, type KitchenFact } from '../log/houseState'
 import { plan } from '../treatment/plan'
@@ -53,8 +55,38 @@ export function goalOf(use: Pick<Use, 'protocols'> | undefined): Goal {
   return goals.includes('eat') ? 'eat' : (goals[0] ?? 'eat')
 }
 
-/** Whether the blanching water may be kept for soup: by the ground it grew on and the people at the table. */
-export function waterVerdict(lot: LotState, context: JudgeContext): { readonly keep: boolean; readonly says: string } {
+/** What becomes of the water of a step. */
+export interface WaterVerdict {
+  readonly keep: boolean
+  readonly says: string
+}
+
+/** Washing water is never a question. */
+const WASHES = ['wash', 'rinse', 'float-off']
+
+/**
+ * Whether the water of a step of the lot's way may be kept: never where the record throws it away, since it holds what it was there to take
+ * out; else by the ground it grew on and the people at the table. Of no step in particular: the strictest of those that have a water.
+ * Undefined where there is none.
+ */
+export function waterVerdict(lot: LotState, context: JudgeContext, at?: number): WaterVerdict | undefined {
+  const use = lotUse(lot, context.catalogue)
+  const steps = (use && protocolOf(lot, use))?.steps.filter(
+    ({ op, water }, index) => water !== undefined && !WASHES.includes(op) && (at === undefined || index === at),
+  )
+  const asked = steps?.find(({ water }) => water === 'discard') ?? steps?.[0]
+  if (asked === undefined) return undefined
+  if (asked.water === 'discard') {
+    const out = asked.control.map(plainWords)
+    return {
+      keep: false,
+      says: `Throw it away: it holds ${out.length === 0 ? 'what it took out' : `the ${formatList(out)} that it took out`}. Not for soup, stock or beasts.`,
+    }
+  }
+  return waterByTable(lot, context)
+}
+
+function waterByTable(lot: LotState, context: JudgeContext): WaterVerdict {
   const patches = strandsOf(lot).map(({ lot: { weighedIn } }) => context.book.house.patches[weighedIn?.patch ?? ''])
   const [patch] = patches
   const eaters: readonly EaterState[] = Object.values(context.book.house.eaters)
@@ -72,7 +104,7 @@ export function waterVerdict(lot: LotState, context: JudgeContext): { readonly k
   return reasons.length === 0
     ? {
         keep: true,
-        says: `Keep it for soup: ${patch?.name ?? 'the ground'} is not fed, and nobody at the table is an infant or has trouble with the kidneys.`,
+        says: `Keep it for soup, or to cook grain in: ${patch?.name ?? 'the ground'} is not fed, and nobody at the table is an infant or has trouble with the kidneys.`,
       }
     : { keep: false, says: `Throw it away: ${reasons.join('; ')}.` }
 }

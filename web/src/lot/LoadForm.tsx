@@ -39,6 +39,7 @@ export function LoadForm({
   const [mass, setMass] = useState(String(Math.ceil(Math.min(act.left_g, per ?? act.left_g))))
   const [typed, setTyped] = useState<string>()
   if (use === undefined || protocol === undefined) return null
+  const water = waterVerdict(lot, context, act.step)
   const boiling = currentStep(lot, context)?.step.limit?.measure === 'rolling-boil'
   const begin = () => {
     const read = readField(mass)
@@ -102,7 +103,7 @@ export function LoadForm({
           </Button>
         )}
       </div>
-      {boiling && <p className="told">The water. {inUnits(waterVerdict(lot, context).says)}</p>}
+      {boiling && water !== undefined && <p className="told">The water. {inUnits(water.says)}</p>}
     </div>
   )
 }

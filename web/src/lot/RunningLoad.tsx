@@ -38,14 +38,14 @@ export function RunningLoad({
 }) {
   const second = useBook((book) => book.second)
   const { write, errorOf, otherError } = useNote()
-  const water = waterVerdict(lot, context)
+  const water = waterVerdict(lot, context, act.run.step)
   const current = currentStep(lot, context)
   const measure = current?.step.limit?.measure
   const drying = measure === 'dried-to'
   const [temp, setTemp] = useState('')
   const [back, setBack] = useState('')
   const [dried, setDried] = useState('')
-  const [kept, setKept] = useState(water.keep)
+  const [kept, setKept] = useState(water?.keep ?? false)
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const left_s = (toMs(act.endsAt) - toMs(second)) / 1000
   const kitchen = kitchenAt(context.book.house, context.now)
@@ -157,14 +157,16 @@ export function RunningLoad({
               hint="up to 60 s is good"
               error={faults['backToBoil_s'] ?? errorOf('backToBoil_s')}
             />
-            <Checkbox checked={kept} onChange={(event) => setKept(event.target.checked)}>
-              Keep the water for soup
-            </Checkbox>
+            {water !== undefined && (
+              <Checkbox checked={kept} onChange={(event) => setKept(event.target.checked)}>
+                {water.keep ? 'Keep the water for soup' : 'The water was kept all the same'}
+              </Checkbox>
+            )}
           </>
         )}
       </div>
       <ReadOff id={drying ? 'scale' : 'thermometer'} lot={lot} context={context} onTake={drying ? setDried : setTemp} />
-      {!drying && <p className="told">The water. {inUnits(water.says)}</p>}
+      {!drying && water !== undefined && <p className="told">The water. {inUnits(water.says)}</p>}
     </section>
   )
 }

@@ -16,6 +16,7 @@ const SORTING_OPS = ['sort', 'wash', 'rinse', 'shake-out']
 export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const plan = lotPlan(lot, context)
   if (plan === undefined || lot.drained !== null) return null
+  const water = waterVerdict(lot, context)
   const ahead = lot.sorted === null ? plan.steps : plan.steps.filter(({ op }) => !SORTING_OPS.includes(op))
   return (
     <aside className="card then" aria-label="Then">
@@ -43,7 +44,7 @@ export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContex
           )}
         </ol>
       )}
-      {plan.verdict !== 'refuse' && <p className="water-box">{inUnits(waterVerdict(lot, context).says)}</p>}
+      {plan.verdict !== 'refuse' && water !== undefined && <p className="water-box">{inUnits(water.says)}</p>}
     </aside>
   )
 }

@@ -1,11 +1,13 @@
 import {
   effortFor,
   formatList,
+  grouped,
   ownPickings,
   PURPOSE_WORDS,
   purposeOf,
   PURPOSES,
   purposesOf,
+  withCapital,
   type PatchPlant,
   type Purpose,
   type SetAsideShares,
@@ -45,7 +47,7 @@ export function SetAside({ patch, plant }: { patch: string; plant: PatchPlant })
   const note = () => {
     const wrong = read.find(({ purpose, value }) => (typed[purpose] ?? '').trim() !== '' && 'error' in value)
     if (wrong !== undefined && 'error' in wrong.value)
-      return setFault(`For ${PURPOSE_WORDS[wrong.purpose]}: ${wrong.value.error}`)
+      return setFault(`${withCapital(PURPOSE_WORDS[wrong.purpose])}: ${wrong.value.error}`)
     if (percent > 100) return setFault(`They come to ${percent} % of the stand. Leave it at 100 %.`)
     setFault(undefined)
     const shares = Object.fromEntries(
@@ -66,7 +68,7 @@ export function SetAside({ patch, plant }: { patch: string; plant: PatchPlant })
   const hint = (purpose: Purpose, share: number): string | undefined => {
     if (lastCount === undefined) return undefined
     const pieces = Math.floor((lastCount * share) / 100 + 1e-9)
-    return `${pieces} of ${lastCount} at the last count${plates(purpose, pieces)}`
+    return `${grouped(pieces)} of ${grouped(lastCount)} at the last count${plates(purpose, pieces)}`
   }
   return (
     <details className="set-aside">
@@ -75,21 +77,21 @@ export function SetAside({ patch, plant }: { patch: string; plant: PatchPlant })
         What is cut for the pot bears no flower, and a flower picked no fruit. Say how much of the stand each is to
         have; what is not said is for anything. The fair share goes before this.
       </p>
-      <div className="form">
+      <div className="form three">
         {read.map(({ purpose, value }) => (
           <NumberField
             key={purpose}
-            label={`For ${PURPOSE_WORDS[purpose]}`}
+            label={withCapital(PURPOSE_WORDS[purpose])}
             unit="%"
             value={typed[purpose] ?? ''}
             onChange={(text) => setTyped({ ...typed, [purpose]: text })}
             hint={'value' in value ? hint(purpose, value.value) : undefined}
           />
         ))}
-        <p className={percent > 100 ? 'refusal' : 'told'}>
+        <p className={percent > 100 ? 'refusal wide' : 'told wide'}>
           {percent > 100 ? `${percent} %: more than there is.` : `${100 - percent} % for anything.`}
         </p>
-        <Refusal sentence={fault ?? otherError([])} />
+        <Refusal sentence={fault ?? otherError([])} wide />
         <Button size="large" onClick={note}>
           Share it out
         </Button>
