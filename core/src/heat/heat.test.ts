@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { blanchLoad, boilFuel, chillIce, dip } from './balance'
 import { boilingPoint, saltWaterActivity, saturationPressure, standardPressure } from './boil'
+import { centreShare, thickestPiece_mm } from './centre'
 import { dryTarget } from '../keep/dryTarget'
 
 describe('the boiling point', () => {
@@ -142,5 +143,54 @@ describe('heat balances', () => {
   })
   it('refuse a drying that would wet', () => {
     expect(() => dryTarget({ start_g: 100, startMoisture: 0.1, targetMoisture: 0.2 })).toThrow('dryTarget: expected')
+  })
+})
+
+describe('the middle of a piece in boiling water', () => {
+  const SHAPES = ['slab', 'cylinder', 'sphere'] as const
+  it.each([
+    // What is left of the difference at the centre for Fo = 0.2, as on the charts of Heisler 1947.
+    ['slab', 0.7723],
+    ['cylinder', 0.5015],
+    ['sphere', 0.2771],
+  ] as const)('of a %s is as cold as on the charts', (shape, still) => {
+    const size_mm = 20
+    const minutes = (0.2 * (size_mm / 2000) ** 2) / 1.4e-7 / 60
+    expect(1 - centreShare(shape, size_mm, minutes)).toBeCloseTo(still, 3)
+  })
+  it('warms with time, sooner the thinner it is and the more sides it has, and never beyond the water', () => {
+    const size = fc.double({ min: 0.5, max: 120, noNaN: true })
+    const time = fc.double({ min: 0, max: 600, noNaN: true })
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...SHAPES),
+        size,
+        time,
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        (shape, mm, min, by) => {
+          const here = centreShare(shape, mm, min)
+          expect(here).toBeGreaterThanOrEqual(0)
+          expect(here).toBeLessThanOrEqual(1)
+          expect(centreShare(shape, mm, min * by)).toBeGreaterThanOrEqual(here - 1e-9)
+          expect(centreShare(shape, mm * by, min)).toBeLessThanOrEqual(here + 1e-9)
+        },
+      ),
+    )
+    for (const minutes of [1, 5, 20]) {
+      const [slab = 0, cylinder = 0, sphere = 0] = SHAPES.map((shape) => centreShare(shape, 20, minutes))
+      expect(slab <= cylinder && cylinder <= sphere).toBe(true)
+    }
+  })
+  it('is warm enough in the thickest piece that is named, and in no thicker one', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...SHAPES), fc.double({ min: 1, max: 60, noNaN: true }), (shape, minutes) => {
+        const mm = thickestPiece_mm({ shape, minutes, start_C: 15, water_C: 96, wanted_C: 93 }) ?? 0
+        const wanted = 78 / 81
+        expect(centreShare(shape, mm * 0.999, minutes)).toBeGreaterThanOrEqual(wanted)
+        expect(centreShare(shape, mm * 1.001, minutes)).toBeLessThan(wanted)
+      }),
+    )
+    expect(thickestPiece_mm({ shape: 'slab', minutes: 5, start_C: 15, water_C: 80, wanted_C: 80 })).toBeUndefined()
+    expect(thickestPiece_mm({ shape: 'slab', minutes: 0, start_C: 15, water_C: 96, wanted_C: 90 })).toBeUndefined()
   })
 })

@@ -607,6 +607,7 @@ describe('the moment of an entry', () => {
     expect(refusal(pen, { ...stand, taken: 10, wildlifeOn: 10 })).toBe('taken')
     const sort = { type: 'sorted', lot: 'A', stageSeen: 'young', trimmedTo: 'stock', wash: null } as const
     expect(refusal(pen, { ...sort, kept_g: 1000, trimmed_g: 240.6 })).toMatch(/^kept_g: /)
-    expect(refusal(pen, { ...sort, kept_g: 1000, trimmed_g: 240.5 })).toBe('taken')
+    expect(refusal(pen.copy(), { ...sort, kept_g: 1000, trimmed_g: 240.5 })).toBe('taken')
+    expect(refusal(pen.copy(), { ...sort, kept_g: 1000, trimmed_g: 40, trimmedTo: 'soap' })).toBe('taken')
   })
 })

@@ -13,6 +13,7 @@ import { massBalance } from '../lot/story'
 import { formatList, formatMass, formatSpan, withoutCapital } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
+import { leftoverChoices } from '../treatment/leftovers'
 import { protocolOf, treatmentProgress, type StepProgress, type TreatmentProgress } from '../treatment/progress'
 import { removalOf } from '../take/removal'
 import { PURPOSE_WORDS, PURPOSES, purposesOf } from '../take/setAside'
@@ -453,8 +454,10 @@ function checkSorted(
   const taxon = lot.weighedIn === null ? undefined : findTaxon(catalogue, lot.weighedIn.taxon)
   const use =
     taxon === undefined || lot.weighedIn === null ? undefined : findUse(taxon, lot.weighedIn.part, entry.stageSeen)
-  if (use === undefined || use.verdict === 'never') return no('stageSeen', neverReason(use?.whyNever, use?.instead))
-  return OK
+  if (taxon === undefined || use === undefined || use.verdict === 'never')
+    return no('stageSeen', neverReason(use?.whyNever, use?.instead))
+  const against = leftoverChoices(taxon, use).find(({ to }) => to === entry.trimmedTo)?.against
+  return against === undefined || entry.trimmed_g === 0 ? OK : no('trimmedTo', against)
 }
 
 /** A count times a piece of the book is not so far off: pieces differ by a factor of two or three. */

@@ -2,8 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from '../flora/records'
 import { GOALS } from '../flora/taxon'
-import { PARTS, STAGES } from '../flora/vocabulary'
+import { PARTS, STAGES, type Part, type Stage } from '../flora/vocabulary'
+import { centreShare } from '../heat/centre'
 import { planBlanch, RECOVERY_s } from './blanchPlan'
+import { cutTo_mm } from './cutTo'
 import { limitHere, missedBy } from './limit'
 import { plan } from './plan'
 import type { PlanInput } from './planTypes'
@@ -93,6 +95,44 @@ describe('a plan for nettle tops', () => {
     expect(salts('Aegopodium podagraria', 'emerging', 'ferment')).toEqual([['ferment', 29.7]])
     expect(salts('Chamaenerion angustifolium', 'mature', 'tea')).toEqual([])
     expect(salts('Urtica dioica', 'young', 'freeze')).toEqual([])
+  })
+  it('says how thick the pieces of a root may be for its boil, and sours the bowl that they lie in', () => {
+    const told = (taxon: string, part: Part, stage: Stage) =>
+      ask({ taxon, part, stage, goal: 'eat', mass_g: 400 })
+        .steps.filter(({ op }) => ['boil', 'blanch', 'simmer', 'soak-acidulated'].includes(op))
+        .map(({ op, cutTo_mm: mm, acid_g }) => [op, mm, acid_g])
+    // 0.5 % of the water that covers them: three times their mass.
+    expect(told('Arctium lappa', 'root', 'dormant')).toEqual([
+      ['soak-acidulated', undefined, 6],
+      ['simmer', 18, undefined],
+    ])
+    expect(told('Urtica dioica', 'leafy-top', 'young').every(([, mm, acid]) => mm === undefined && acid === undefined)).toBe(
+      true,
+    )
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 90, noNaN: true }),
+        fc.double({ min: 80, max: 100, noNaN: true }),
+        (minutes, water_C) => {
+          const within = { minutes, start_C: 15, water_C }
+          for (const [part, shape] of [
+            ['root', 'slab'],
+            ['shoot', 'cylinder'],
+            ['tuber', 'sphere'],
+          ] as const) {
+            const mm = cutTo_mm(part, { op: 'boil' }, within)
+            if (mm === undefined) continue
+            const wanted = (water_C - 3 - 15) / (water_C - 15)
+            expect(centreShare(shape, mm, minutes / 2)).toBeGreaterThanOrEqual(wanted - 1e-6)
+            if (mm < 80) expect(centreShare(shape, mm + 1, minutes / 2)).toBeLessThan(wanted)
+          }
+          expect(cutTo_mm('root', { op: 'roast' }, within)).toBeUndefined()
+          expect(cutTo_mm('leaf', { op: 'boil' }, within)).toBeUndefined()
+        },
+      ),
+    )
+    expect(cutTo_mm('root', { op: 'boil' }, { minutes: 0.1, start_C: 15, water_C: 100 })).toBeUndefined()
+    expect(cutTo_mm('bulb', { op: 'boil' }, { minutes: 600, start_C: 15, water_C: 100 })).toBe(80)
   })
   it('minds the water it is washed in', () => {
     expect(ask({ kitchen: { ...HUT, washWater: 'chemicals' } }).verdict).toBe('refuse')

@@ -127,7 +127,7 @@ function chooseWay(use: Use, input: PlanInput): Way | NoWay {
         : hazardsFor(use, goal).find((hazard) => answersUnder(hazard, protocol, goal).length === 0)
     const made =
       open === undefined
-        ? fillSteps(protocol, input)
+        ? fillSteps(protocol, input, use.part)
         : { about: open.id, text: `it leaves ${plainWords(open.id)} unanswered.` }
     if ('steps' in made) return { protocol, steps: made.steps, notes: [...failures, ...made.notes] }
     unreachable ||= 'unreachable' in made && made.unreachable === true

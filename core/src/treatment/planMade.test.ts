@@ -253,6 +253,11 @@ const fuel_kWh = (water_mL: number, food_g: number, minutes: number) =>
     1.1 * ((water_mL + food_g) / 1000) * (boil_C - 20) * minutes * 60) /
   0.5 /
   3.6e6
+/** A slice whose middle comes within 3 °C of the boil in half of the minutes, by the first term of the series. */
+const slice_mm = (minutes: number) => {
+  const fourier = (4 / Math.PI ** 2) * Math.log((4 / Math.PI) * ((boil_C - 15) / 3))
+  return Math.floor(2000 * Math.sqrt((1.4e-7 * 60 * (minutes / 2)) / fourier))
+}
 const cents = (value: number) => Math.round(value * 100) / 100
 const told = (over: Partial<PlanInput>, of?: string) =>
   ask(over)
@@ -290,6 +295,7 @@ describe('a whole plan', () => {
     limit: '12 min at a rolling boil, counted from when it boils again',
     temp_C: Math.round(boil_C * 10) / 10,
     water_mL: Math.round(bath_mL),
+    cutTo_mm: slice_mm(12),
     critical: true,
     control: ['soil-bacteria'],
     water: 'may-keep',

@@ -1,9 +1,11 @@
 import type { Protocol, Step } from '../flora/taxon'
+import type { Part } from '../flora/vocabulary'
 import { chillIce, DEFAULT_WATER_C, simmerFuel } from '../heat/balance'
 import { boilingPoint } from '../heat/boil'
 import { opNoun } from '../lot/opNoun'
 import { formatMass } from '../quantity/format'
 import { planBlanch, type BlanchPlan } from './blanchPlan'
+import { cutTo_mm } from './cutTo'
 import { limitHere } from './limit'
 import type { PlanInput, PlanKitchen, PlannedStep, PlanReason } from './planTypes'
 
@@ -38,9 +40,11 @@ type Failure = PlanReason & { readonly unreachable?: boolean }
 export function fillSteps(
   protocol: Protocol,
   input: PlanInput,
+  part: Part,
 ): { steps: readonly PlannedStep[]; notes: readonly PlanReason[] } | Failure {
   const filling: Filling = {
     input,
+    part,
     kitchen: { ...KITCHEN_DEFAULT, ...input.kitchen },
     notes: [],
     left: { water_mL: input.kitchen?.water_mL ?? Infinity, fuel_kWh: input.kitchen?.fuel_kWh ?? Infinity },
@@ -68,6 +72,7 @@ export function fillSteps(
 /** What the steps of a way draw on as they are filled in, one after another. */
 interface Filling {
   readonly input: PlanInput
+  readonly part: Part
   readonly kitchen: KnownKitchen
   readonly notes: PlanReason[]
   readonly left: { water_mL: number; fuel_kWh: number }
@@ -81,6 +86,9 @@ type Filled =
 const WASHING_OPS = ['wash', 'rinse']
 /** Dry salt of the mass that goes in: between the 2 and 2.5 % of practice (Pederson & Albury 1969, The Sauerkraut Fermentation). */
 const FERMENT_SALT = 0.022
+/** Citric acid in the bowl that keeps cut pieces pale, 0.5 %; or as much vinegar as makes it taste sour [planning values]. */
+const SOUR_g_per_mL = 0.005
+const COVER_RATIO = 3
 const COOKING_OPS = ['blanch', 'boil', 'simmer', 'steam', 'infuse-water']
 /** Steps that need a flame under a pot for all of their minutes. */
 const SIMMERED_OPS = [...COOKING_OPS, 'cook-jam', 'leach-hot']
@@ -119,7 +127,10 @@ function boiledStep(step: Step, limit: LimitMet, filling: Filling): Filled {
   if (!planned.fits) return { about: 'kitchen', text: planned.shortage.says }
   filling.boil = planned.plan
   const { water_mL, fuel_kWh } = planned.plan
-  return { step: loadsOf(step, planned.plan, limit), uses: { water_mL, fuel_kWh } }
+  return {
+    step: { ...loadsOf(step, planned.plan, limit), ...cutOf(step, bath.minutes, filling) },
+    uses: { water_mL, fuel_kWh },
+  }
 }
 
 /** A taste-ended leach: its least number of baths, each with its water and, where it is hot, its fuel. */
@@ -166,11 +177,21 @@ function plainStep(step: Step, limit: LimitMet, filling: Filling): Filled {
   return {
     step: {
       ...made,
+      ...cutOf(step, made.minutes ?? 0, filling),
       ...(step.waterRatio === undefined ? {} : { water_mL: Math.round(water_mL) }),
       ...(heated ? { fuel_kWh: roundTo(fuel_kWh, 2) } : {}),
     },
     uses: { water_mL, fuel_kWh },
   }
+}
+
+/** How thick the pieces may be; a blanch begins with raw food, and so is any boil taken to. */
+function cutOf(step: Step, minutes: number, { part, kitchen }: Filling): Pick<PlannedStep, 'cutTo_mm'> {
+  // Where the food itself is measured, the probe says when its middle is there.
+  if (step.limit?.measure === 'food-temperature') return {}
+  const water_C = Math.min(boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C, step.temp_C ?? Infinity)
+  const thickest_mm = cutTo_mm(part, step, { minutes, start_C: FOOD_TEMP_C, water_C })
+  return thickest_mm === undefined ? {} : { cutTo_mm: thickest_mm }
 }
 
 /** Fuel for a pot kept hot on a small flame, kWh; what comes out of a boil goes on hot only where the record says so, so it is taken as cool. */
@@ -243,8 +264,14 @@ function written(step: Step, limit: LimitMet, { input, kitchen, notes, boil }: F
     ...(step.check === undefined ? {} : { check: step.check }),
     ...(step.water === undefined ? {} : { water: step.water }),
     ...(ice === undefined ? {} : { ice_g: Math.round(ice) }),
+    ...(step.op === 'soak-acidulated' ? { acid_g: roundTo(SOUR_g_per_mL * soakWater_mL(step, input), 0) } : {}),
     ...(isLactic(step) ? { salt_g: roundTo(FERMENT_SALT * input.mass_g, 1) } : {}),
   }
+}
+
+/** The bowl that cut pieces lie in so that they do not brown: the record's water, else what covers them. */
+function soakWater_mL({ waterRatio }: Step, { mass_g }: PlanInput): number {
+  return mass_g * (waterRatio?.usual ?? COVER_RATIO)
 }
 
 /** A ferment that a measured sourness ends; a leaf that is left to brown for tea has no salt in it. */

@@ -42,12 +42,16 @@ export interface PlannedStep {
   readonly op: string
   readonly minutes?: number
   readonly temp_C?: number
+  /** Pieces no thicker than this are hot in the middle for half of the minutes, mm. */
+  readonly cutTo_mm?: number
   readonly water_mL?: number
   readonly critical: boolean
   readonly control: readonly string[]
   readonly limit?: string
   readonly check?: string
   readonly ice_g?: number
+  /** Citric acid for the bowl that cut pieces lie in. */
+  readonly acid_g?: number
   /** Dry salt for a lactic ferment of all that goes in. */
   readonly salt_g?: number
   /** Discard, or may be kept by ground and eater. */

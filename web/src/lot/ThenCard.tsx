@@ -55,9 +55,11 @@ export function figuresOf(step: PlannedStep): readonly string[] {
   const { loads } = step
   return [
     ...(loads === undefined ? [] : [`${loads.count} × ${formatMass(loads.load_g)}`]),
+    ...(step.cutTo_mm === undefined ? [] : [`pieces up to ${step.cutTo_mm} mm thick`]),
     ...(step.minutes === undefined ? [] : [formatSpan(step.minutes)]),
     ...(step.temp_C === undefined ? [] : [formatTemp(step.temp_C)]),
     ...(step.water_mL === undefined ? [] : [`${formatVolume(step.water_mL)} water`]),
+    ...(step.acid_g === undefined ? [] : [`${formatMass(step.acid_g)} citric acid, or vinegar until it is sour`]),
     ...(step.salt_g === undefined ? [] : [`${formatMass(step.salt_g)} salt`]),
     ...(step.ice_g === undefined ? [] : [`${formatMass(step.ice_g)} ice`]),
     ...(loads === undefined ? [] : [`${formatSpan(loads.toBoil_min)} to the boil`]),
