@@ -7,6 +7,7 @@ export const SCREENS = [
   '/outing',
   '/basket',
   '/kitchen',
+  '/handing-on',
   '/table',
   '/larder',
   '/notebook',

@@ -67,3 +67,21 @@ test('a stand-in thermometer is set right, drops out, and is taken with one key 
   await page.getByRole('tab', { name: 'Story' }).click()
   await expect(page.getByText(/stand-in probe thermometer/)).toBeVisible()
 })
+
+test('lots are timed to be ready together, with a reason for what is not in it, and handed on with what nobody has signed', async ({
+  page,
+}) => {
+  await openDemo(page, '/kitchen')
+  const table = page.getByRole('region', { name: 'All ready together' })
+  for (const lot of ['Nettle tops', 'Acorns']) await table.getByRole('checkbox', { name: lot }).check()
+  await expect(table).toContainText('Acorns: not in it, it takes days')
+  await expect(table).toContainText('Begun now it is on the table at', { timeout: 15_000 })
+  await expect(table.locator('.timetable-list li').last()).toContainText('The table: serve')
+  await table.getByRole('checkbox', { name: 'Nettle tops' }).uncheck()
+  await expect(table.locator('.timetable-list')).toHaveCount(0)
+  await page.getByRole('link', { name: 'Hand on what stands here' }).click()
+  const acorns = page.locator('section', { has: page.getByRole('heading', { name: /^Acorns/ }) })
+  await expect(acorns).toContainText('NOT YET FOOD')
+  await expect(acorns).toContainText('3 of at least 6 baths are done')
+  await expect(acorns).toContainText('Last: Fresh water on it')
+})

@@ -92,7 +92,7 @@ export function timetableOf(
   }
   if (last.length > 0) {
     tasks.push({ id: SERVE, minutes: SERVE_min, needs: { hands: 1 } })
-    acts.push({ task: SERVE, lot: '', title: 'All of it', op: 'serve', kind: 'hands', onFire: false })
+    acts.push({ task: SERVE, lot: '', title: 'The table', op: 'serve', kind: 'hands', onFire: false })
     for (const { task, warm } of last) links.push({ from: task, to: SERVE, ...(warm ? { maxLag: WARM_min } : {}) })
   }
   const resources = [

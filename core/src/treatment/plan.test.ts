@@ -106,9 +106,9 @@ describe('a plan for nettle tops', () => {
       ['soak-acidulated', undefined, 6],
       ['simmer', 18, undefined],
     ])
-    expect(told('Urtica dioica', 'leafy-top', 'young').every(([, mm, acid]) => mm === undefined && acid === undefined)).toBe(
-      true,
-    )
+    expect(
+      told('Urtica dioica', 'leafy-top', 'young').every(([, mm, acid]) => mm === undefined && acid === undefined),
+    ).toBe(true)
     fc.assert(
       fc.property(
         fc.double({ min: 1, max: 90, noNaN: true }),

@@ -33,6 +33,7 @@ const PlantsPlace = lazy(() => import('../plants/PlantsPlace'))
 const OwnPlantPlace = lazy(() => import('../plants/OwnPlantPlace'))
 const PlantPlace = lazy(() => import('../plants/PlantPlace'))
 const FieldCard = lazy(() => import('../plants/FieldCard'))
+const HandOver = lazy(() => import('../kitchen/HandOver'))
 const KitchenPlace = lazy(() => import('../kitchen/KitchenPlace'))
 const RehearsalsPlace = lazy(() => import('../rehearsal/RehearsalsPlace'))
 const RehearsalPlace = lazy(() => import('../rehearsal/RehearsalPlace'))
@@ -92,6 +93,7 @@ export function App() {
               <Route path="/plant/:name" element={<PlantPlace />} />
               <Route path="/plant/:name/card" element={<FieldCard />} />
               <Route path="/kitchen" element={<KitchenPlace />} />
+              <Route path="/handing-on" element={<HandOver />} />
               <Route path="/table" element={<TablePlace />} />
               <Route path="/larder" element={<LarderPlace />} />
               <Route path="/books" element={<BooksPlace />} />

@@ -13,6 +13,7 @@ import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { InstrumentCard } from '../instruments/InstrumentCard'
+import { Timetable } from './Timetable'
 import '../app/instruments.css'
 
 /** What is on the burner and in the water now, the instruments, and lots to practise on. */
@@ -31,8 +32,15 @@ export default function KitchenPlace() {
   return (
     <>
       <div className="place-head">
-        <h1>Kitchen</h1>
-        <p>{kitchen === undefined ? 'No kitchen is noted yet.' : kitchen.name}</p>
+        <div>
+          <h1>Kitchen</h1>
+          <p>{kitchen === undefined ? 'No kitchen is noted yet.' : kitchen.name}</p>
+        </div>
+        <div className="place-acts">
+          <Link className="big-link" to="/handing-on">
+            Hand on what stands here
+          </Link>
+        </div>
       </div>
       <section className="card" aria-labelledby="running-title">
         <h2 id="running-title">On the burner and in the water</h2>
@@ -63,6 +71,7 @@ export default function KitchenPlace() {
           ))}
         </ul>
       </section>
+      <Timetable />
       <section aria-labelledby="instruments-title">
         <h2 id="instruments-title" className="section-title">
           Instruments

@@ -1,6 +1,19 @@
-import { findTaxon, plainWords, type JudgeContext, type LotState, type Stage } from '@ellop/core'
-import { Button, Input } from 'antd'
+import {
+  findTaxon,
+  findUse,
+  leftoverChoices,
+  newLotId,
+  nextLotCode,
+  plainWords,
+  toMs,
+  type JudgeContext,
+  type LotState,
+  type Stage,
+} from '@ellop/core'
+import { AutoComplete, Button } from 'antd'
 import { useState } from 'react'
+import { v7 } from 'uuid'
+import { useBook } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
@@ -24,20 +37,29 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
   ]
   const [kept, setKept] = useState('')
   const [trimmed, setTrimmed] = useState('')
-  const [to, setTo] = useState('stock')
+  const [coarse, setCoarse] = useState('')
   const [stage, setStage] = useState<Stage>(lot.weighedIn?.stage ?? 'young')
+  const use = taxon === undefined ? undefined : findUse(taxon, lot.weighedIn?.part ?? 'leaf', stage)
+  const places = taxon === undefined || use === undefined ? [] : leftoverChoices(taxon, use)
+  const open = places.flatMap(({ to: place, against }) => (against === undefined ? [place] : []))
+  const [to, setTo] = useState<string>(open[0] ?? 'bin')
+  const against = places.find(({ to: place }) => place === 'stock')?.against
   const [wash, setWash] = useState('safe-2')
-  const [faults, setFaults] = useState<{ kept?: string; trimmed?: string }>({})
-  const submit = () => {
+  const [faults, setFaults] = useState<{ kept?: string; trimmed?: string; coarse?: string }>({})
+  const submit = async () => {
     const kept_g = readField(kept)
     const trimmed_g = readField(trimmed)
+    const coarse_g = coarse.trim() === '' ? { value: 0 } : readField(coarse)
     setFaults({
       ...('error' in kept_g ? { kept: kept_g.error } : {}),
       ...('error' in trimmed_g ? { trimmed: trimmed_g.error } : {}),
+      ...('error' in coarse_g ? { coarse: coarse_g.error } : {}),
     })
-    if (!('value' in kept_g) || !('value' in trimmed_g)) return
+    if (!('value' in kept_g) || !('value' in trimmed_g) || !('value' in coarse_g)) return
+    if (coarse_g.value >= kept_g.value && coarse_g.value > 0)
+      return setFaults({ coarse: 'give less than what goes on; if all of it is coarse, leave this empty' })
     const [water, changes] = wash.split('-')
-    void write(
+    const sorted = await write(
       {
         type: 'sorted',
         lot: lot.id,
@@ -48,6 +70,14 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
         wash: water === 'none' ? null : { water: water as 'safe' | 'germs' | 'chemicals', changes: Number(changes) },
       },
       'Sorted',
+    )
+    if (!sorted.ok || coarse_g.value === 0) return
+    const { log, minute } = useBook.getState()
+    const code = nextLotCode(log.state, toMs(minute))
+    const into = newLotId(code, v7())
+    await write(
+      { type: 'split', lot: lot.id, into, code, mass_g: coarse_g.value, why: 'coarse: for a longer pot' },
+      `Sorted; the coarse part is ${code}`,
     )
   }
   return (
@@ -60,9 +90,29 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
         onChange={setTrimmed}
         error={faults.trimmed ?? errorOf('trimmed_g')}
       />
-      <Field label="Trimmings go to">
-        {(id) => <Input id={id} size="large" value={to} onChange={(event) => setTo(event.target.value)} />}
+      <Field
+        label="Trimmings go to"
+        hint={against === undefined ? undefined : `Not to stock or beasts. ${against}`}
+        error={errorOf('trimmedTo')}
+      >
+        {(id) => (
+          <AutoComplete
+            id={id}
+            size="large"
+            value={to}
+            onChange={setTo}
+            options={open.map((value) => ({ value, label: plainWords(value) }))}
+          />
+        )}
       </Field>
+      <NumberField
+        label="Of it coarse"
+        unit="g"
+        value={coarse}
+        onChange={setCoarse}
+        hint="May stay empty. It goes its own way: a longer pot, or broth."
+        error={faults.coarse}
+      />
       <Choice
         label="Washed"
         value={wash}
@@ -85,7 +135,7 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
         <Refusal sentence={errorOf('stageSeen')} />
       </div>
       <Refusal sentence={otherError(FIELDS)} wide />
-      <Button type="primary" size="large" onClick={submit}>
+      <Button type="primary" size="large" onClick={() => void submit()}>
         Sorted
       </Button>
       <p className="caution wide">From now on it counts as cut: tells noted later do not open Identity.</p>

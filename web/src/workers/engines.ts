@@ -1,5 +1,13 @@
 import type { SeasonAsked } from './season'
-import type { CompareWaysInput, LeachLessons, Move, RehearsalLimits, Scenario, TasteForecastInput } from '@ellop/core'
+import type {
+  CompareWaysInput,
+  LeachLessons,
+  Move,
+  RehearsalLimits,
+  Scenario,
+  ScheduleInput,
+  TasteForecastInput,
+} from '@ellop/core'
 import {
   compareWays,
   leach,
@@ -8,6 +16,7 @@ import {
   planLosses,
   readBookFile,
   rehearse,
+  schedule,
   standInCrumb,
   tasteForecast,
   tasteNext,
@@ -34,6 +43,7 @@ export const ENGINES = {
   planLosses,
   readBookFile,
   standInCrumb,
+  timetable: (input: ScheduleInput) => schedule(input, () => performance.now()),
   /** With the catalogue behind it, which the other engines do without. */
   season: async (asked: SeasonAsked) => (await import('./season')).seasonAnswer(asked),
   /** The forecast, and after which of the next baths a taste would tell most. */
