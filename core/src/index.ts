@@ -133,6 +133,7 @@ export * from './leach/tannin'
 export * from './heat/balance'
 export * from './heat/boil'
 export * from './heat/centre'
+export * from './heat/wind'
 
 // Edges: files and the command line
 export * from './exchange/bookFile'

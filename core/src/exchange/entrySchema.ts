@@ -50,6 +50,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       burner: strictObject({
         power_W: Joi.number().greater(0).max(50_000),
         efficiency: Joi.number().greater(0).max(1),
+        wind: strictObject({ speed_m_s: Joi.number().min(0).max(15), screened: Joi.boolean() }).optional(),
       }),
       pots_mL: Joi.array().items(Joi.number().min(200).max(200_000)).min(1).max(20),
       waterTemp_C: Joi.number().min(0).max(40),

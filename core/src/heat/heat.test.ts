@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { blanchLoad, boilFuel, chillIce, dip } from './balance'
 import { boilingPoint, saltWaterActivity, saturationPressure, standardPressure } from './boil'
 import { centreShare, thickestPiece_mm } from './centre'
+import { efficiencyInWind } from './wind'
 import { dryTarget } from '../keep/dryTarget'
 
 describe('the boiling point', () => {
@@ -192,5 +193,24 @@ describe('the middle of a piece in boiling water', () => {
     )
     expect(thickestPiece_mm({ shape: 'slab', minutes: 5, start_C: 15, water_C: 80, wanted_C: 80 })).toBeUndefined()
     expect(thickestPiece_mm({ shape: 'slab', minutes: 0, start_C: 15, water_C: 96, wanted_C: 90 })).toBeUndefined()
+  })
+})
+
+describe('a flame in the wind', () => {
+  it('gives the pot less the harder it blows, less without a screen, and never more than in still air', () => {
+    const speed = fc.double({ min: 0, max: 15, noNaN: true })
+    const still = fc.double({ min: 0.05, max: 0.95, noNaN: true })
+    fc.assert(
+      fc.property(still, speed, speed, (efficiency, a, b) => {
+        const [soft, hard] = [Math.min(a, b), Math.max(a, b)]
+        const at = (speed_m_s: number, screened: boolean) => efficiencyInWind(efficiency, { speed_m_s, screened })
+        expect(at(hard, false)).toBeLessThanOrEqual(at(soft, false))
+        expect(at(hard, false)).toBeLessThanOrEqual(at(hard, true))
+        expect(at(hard, true)).toBeLessThanOrEqual(efficiency)
+        expect(at(0, false)).toBe(efficiency)
+      }),
+    )
+    expect(efficiencyInWind(0.5, undefined)).toBe(0.5)
+    expect(efficiencyInWind(0.5, { speed_m_s: 5, screened: false })).toBeCloseTo(0.2, 9)
   })
 })

@@ -1,3 +1,4 @@
+import { efficiencyInWind } from '../heat/wind'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import type { BathFact, TasteFact } from '../lot/lotState'
 import type { Use } from '../flora/taxon'
@@ -121,7 +122,7 @@ export function tanninChoice(
     temp_C: hot ? { least: warmest, most: warmest } : { least: coldest, most: coldest },
     size_mm: { least: MEAL_mm, most: MEAL_mm },
     tap_C: kitchen.waterTemp_C,
-    burnerEfficiency: kitchen.burner.efficiency,
+    burnerEfficiency: efficiencyInWind(kitchen.burner.efficiency, kitchen.burner.wind),
     change_min: CHANGE_min,
   }
 }
@@ -240,7 +241,7 @@ export function tanninWays(
       done: baths.filter(({ endedAt }) => endedAt !== null).length,
       ways,
       tap_C: kitchen.waterTemp_C,
-      efficiency: kitchen.burner.efficiency,
+      efficiency: efficiencyInWind(kitchen.burner.efficiency, kitchen.burner.wind),
       keep: { ...MEAL.sugar, heldLiquid_mL: mass_g * HELD_mL_PER_g },
     },
     not: [...not, ...NO_HELP],

@@ -1,6 +1,7 @@
 import type { OwnPlant } from '../flora/own'
 import type { GroundFacts } from '../ground/facts'
 import type { GroundSchool } from '../ground/schools'
+import type { Wind } from '../heat/wind'
 import type { InstrumentId } from '../instruments/instruments'
 import type { Position } from '../quantity/position'
 import type { Day } from '../season/day'
@@ -126,7 +127,8 @@ export interface KitchenFact {
   /** For the season; where it was never told, that of the records. */
   readonly latitude_deg?: number
   readonly timeZone: string
-  readonly burner: { readonly power_W: number; readonly efficiency: number }
+  /** In still air; in a wind less of it reaches the pot. */
+  readonly burner: { readonly power_W: number; readonly efficiency: number; readonly wind?: Wind }
   readonly pots_mL: readonly number[]
   readonly waterTemp_C: number
   readonly ice_g: number

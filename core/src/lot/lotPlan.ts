@@ -3,6 +3,7 @@ import type { Goal, Use } from '../flora/taxon'
 import { plainWords } from '../flora/vocabulary'
 import { formatList } from '../quantity/format'
 import type { JudgeContext } from '../gates/verdict'
+import { efficiencyInWind } from '../heat/wind'
 import { kitchenAt, type EaterState, type KitchenFact } from '../log/houseState'
 import { plan } from '../treatment/plan'
 import type { Plan, PlanKitchen } from '../treatment/planTypes'
@@ -41,7 +42,8 @@ export function lotPlan(
 
 /** What a plan asks of a kitchen, as the book knows it. */
 export function planKitchen({ elevation_m, burner, pots_mL, waterTemp_C, ice_g }: KitchenFact): PlanKitchen {
-  return { elevation_m, power_W: burner.power_W, efficiency: burner.efficiency, pots_mL, waterTemp_C, ice_g }
+  const efficiency = efficiencyInWind(burner.efficiency, burner.wind)
+  return { elevation_m, power_W: burner.power_W, efficiency, pots_mL, waterTemp_C, ice_g }
 }
 
 /** What a lot is for where the cook has not said. */

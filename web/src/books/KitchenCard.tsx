@@ -1,5 +1,6 @@
 import {
   boilingPoint,
+  efficiencyInWind,
   formatCount,
   GROUND_LIMITS,
   GROUND_SCHOOLS,
@@ -9,6 +10,7 @@ import {
   shownText,
   type GroundSchool,
   type KitchenFact,
+  type Wind,
 } from '@ellop/core'
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
@@ -21,6 +23,28 @@ import { formatTemp, inUnits, useUnits } from '../units/units'
 const mL = 1000
 const NUMBERS = ['elevation_m', 'power_W', 'efficiency', 'waterTemp_C', 'ice_g'] as const
 const PERCENT = 100
+
+/** Round figures for what a hand or a flag tells of the wind. */
+const WINDS = {
+  'breeze-screened': { speed_m_s: 3, screened: true },
+  breeze: { speed_m_s: 3, screened: false },
+  'wind-screened': { speed_m_s: 7, screened: true },
+  wind: { speed_m_s: 7, screened: false },
+} as const satisfies Readonly<Record<string, Wind>>
+type WindChoice = 'still' | keyof typeof WINDS
+const WIND_OPTIONS: readonly { readonly value: WindChoice; readonly label: string }[] = [
+  { value: 'still', label: 'indoors, or in still air' },
+  { value: 'breeze-screened', label: 'in a breeze, screened' },
+  { value: 'breeze', label: 'in a breeze, open' },
+  { value: 'wind-screened', label: 'in wind, screened' },
+  { value: 'wind', label: 'in wind, open' },
+]
+
+function windOf(wind: Wind | undefined): WindChoice {
+  if (wind === undefined || wind.speed_m_s === 0) return 'still'
+  const strength = wind.speed_m_s < 5 ? 'breeze' : 'wind'
+  return wind.screened ? `${strength}-screened` : strength
+}
 
 /** The kitchen: where it lies and what it has. Every limit and every plan is computed from it. */
 export function KitchenCard() {
@@ -50,6 +74,7 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
     ice_g: String(kitchen.ice_g),
   })
   const [latitude, setLatitude] = useState(kitchen.latitude_deg === undefined ? '' : String(kitchen.latitude_deg))
+  const [wind, setWind] = useState<WindChoice>(windOf(kitchen.burner.wind))
   const [school, setSchool] = useState<GroundSchool>(kitchen.groundSchool ?? 'cautious')
   const units = useUnits((shown) => shown.units)
   const shownPot = (pot_mL: number) => shownText(numberText(pot_mL / mL), 'L', units)
@@ -91,7 +116,11 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
           timeZone,
           elevation_m: value.elevation_m,
           ...(latitude.trim() !== '' && 'value' in lies ? { latitude_deg: lies.value } : {}),
-          burner: { power_W: value.power_W, efficiency: value.efficiency / PERCENT },
+          burner: {
+            power_W: value.power_W,
+            efficiency: value.efficiency / PERCENT,
+            ...(wind === 'still' ? {} : { wind: WINDS[wind] }),
+          },
           pots_mL: sizes.flatMap((size) => ('value' in size ? [size.value * mL] : [])),
           waterTemp_C: value.waterTemp_C,
           ice_g: value.ice_g,
@@ -149,6 +178,16 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
         '%',
         'Gas 35 to 50, electric plate 60 to 75, induction 75 to 90, wood stove 10 to 25.',
       )}
+      <div className="wide">
+        <Choice label="It is cooked" value={wind} onChange={setWind} options={WIND_OPTIONS} />
+        {wind !== 'still' && (
+          <p className="field-note">
+            Only about {Math.round(PERCENT * efficiencyInWind(1, WINDS[wind]))} % of what the pot gets in still air
+            reaches it: the plans reckon with more time and fuel. A screen never closes in a gas bottle, and no flame
+            burns in a tent or a closed room.
+          </p>
+        )}
+      </div>
       {numberField('waterTemp_C', 'Cold tap water', '°C')}
       {numberField('ice_g', 'Ice in the house', 'g')}
       <Field label="Time zone">
