@@ -4,7 +4,8 @@ import { CATALOGUE } from '../flora/records'
 import type { Part, Stage } from '../flora/vocabulary'
 import { household, Pen } from '../test/pen'
 import { meetAll } from '../test/plants'
-import { leftoverChoices } from './leftovers'
+import { leftoverChoices, poisonOf } from './leftovers'
+import { wrapperVerdict } from './wrapper'
 
 const against = (name: string, part: Part, stage: Stage) => {
   const taxon = requireTaxon(CATALOGUE, name)
@@ -37,6 +38,20 @@ describe('what is trimmed off', () => {
     expect(against('Sambucus nigra', 'flower', 'flowering')['stock']).toMatch(/poison/)
     expect(against('Urtica dioica', 'leafy-top', 'young')['stock']).toBeUndefined()
     expect(against('Reynoutria japonica', 'shoot', 'emerging')['compost']).toMatch(/spreads where it should not/)
+  })
+  it('and no leaf lies round food whose plant poisons anywhere, or that is not food itself', () => {
+    const told = { raw: 0, boiled: 0, never: 0 }
+    for (const taxon of CATALOGUE.taxa) {
+      const { may } = wrapperVerdict(taxon)
+      told[may] += 1
+      const leaf = taxon.uses.some(({ part, verdict }) => /leaf|midrib/.test(part) && verdict !== 'never')
+      if (taxon.role === 'danger' || !leaf) expect([taxon.scientificName, may]).toEqual([taxon.scientificName, 'never'])
+      if (may !== 'never') expect(poisonOf(taxon)).toBeUndefined()
+    }
+    expect(told.raw).toBeGreaterThan(10)
+    expect(told.boiled).toBeGreaterThan(3)
+    expect(wrapperVerdict(requireTaxon(CATALOGUE, 'Tussilago farfara')).may).toBe('never')
+    expect(wrapperVerdict(requireTaxon(CATALOGUE, 'Tilia cordata')).may).toBe('raw')
   })
   it('is refused at the sorting where it may not go, and nothing is noted', () => {
     const pen = meetAll(household(new Pen()))

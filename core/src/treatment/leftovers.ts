@@ -40,7 +40,7 @@ export function leftoverChoices(taxon: Taxon, use: Use): readonly LeftoverChoice
 }
 
 /** What poisons in any part of it that is on record; undefined where nothing does. */
-function poisonOf({ uses, severity, role }: Taxon): string | undefined {
+export function poisonOf({ uses, severity, role }: Taxon): string | undefined {
   if (role === 'danger' || severity === 'deadly' || severity === 'toxic')
     return 'Parts of this plant poison: what is cut off goes in no pot.'
   const hazard = uses

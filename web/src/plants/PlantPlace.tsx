@@ -17,6 +17,7 @@ import {
   schoolEvidence,
   strandsOf,
   tellsToSee,
+  wrapperVerdict,
   type JudgeContext,
   type Protocol,
   type SchoolEvidence,
@@ -117,6 +118,9 @@ export default function PlantPlace() {
         </section>
       )}
       <OwnLog taxon={taxon} context={context} />
+      <p>
+        <strong>As a wrapping.</strong> {wrapperVerdict(taxon).says}
+      </p>
       <p className="soft">
         Kinds of source: {taxon.sources.join(', ')}.{' '}
         {taxon.own === true
