@@ -38,6 +38,7 @@ import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { CutAtFields, cutAtSaid, dogsReach } from '../ground/CutAtFields'
+import { CutDrawing } from '../drawing/CutDrawing'
 import { GateIcon } from '../drawing/GateMark'
 import { DugFields, dugFault, dugMeant, dugSaid, type DugTyped } from '../take/DugFields'
 import { tenderSays } from '../take/SnapForm'
@@ -139,7 +140,8 @@ function meantSays(
 function Picking({ line, outing }: { line: FieldLine; outing: string }) {
   const { book, catalogue } = useJudgeContext()
   const { taxon, use, effort, against, ground, picked_g, enough } = line
-  const own = tenderSays(ownTender(taxon, use, { book, catalogue }))
+  const tender = ownTender(taxon, use, { book, catalogue })
+  const own = tenderSays(tender)
   const { name, part } = rowName(line)
   const [open, setOpen] = useState(false)
   const doubles = taxon.lookalikes.filter(isHarmful).slice(0, DOUBLES)
@@ -180,6 +182,7 @@ function Picking({ line, outing }: { line: FieldLine; outing: string }) {
       )}
       <p>Look at: {tells.map(tellLabel).join(' · ')}.</p>
       {taxon.wildlifeHost !== undefined && <p>First see who lives on it. {taxon.wildlifeHost}</p>}
+      <CutDrawing taxon={taxon} part={line.wish.part} joints={tender?.byJoint.at(-1)?.joints} />
       {own !== undefined && <p className="told">{own}</p>}
       {use.cut !== undefined && <p>{own === undefined ? use.cut : `The record: ${use.cut}`}</p>}
       {ground !== undefined && ground.toAsk.length > 0 && against.length === 0 && (

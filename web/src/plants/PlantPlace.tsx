@@ -27,6 +27,7 @@ import {
 import { useMemo } from 'react'
 import { Link, useParams } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
+import { CutDrawing } from '../drawing/CutDrawing'
 import { PlantSketch } from '../drawing/plant/sketch'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { StandReason } from '../take/StandReason'
@@ -281,6 +282,7 @@ function UseCard({
       </h2>
       {use.tenderness !== undefined && <p>{inUnits(use.tenderness)}</p>}
       {use.cut !== undefined && <p>{inUnits(use.cut)}</p>}
+      <CutDrawing taxon={taxon} part={use.part} />
       <div className="use-columns">
         <div>
           <h3>Hazards and what answers them</h3>
