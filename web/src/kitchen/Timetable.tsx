@@ -1,4 +1,5 @@
 import {
+  formatCount,
   formatSpan,
   fromMs,
   isBegun,
@@ -127,7 +128,8 @@ function Answer({
   const rows = problem.acts
     .map((act) => ({ ...act, start: starts[act.task] ?? 0, minutes: minutesOf(act.task) }))
     .toSorted((a, b) => a.start - b.start || (a.task < b.task ? -1 : 1))
-  const titles = [...new Set(problem.acts.map(({ title }) => title))]
+  // Two lots may be called alike.
+  const lanes = [...new Map(problem.acts.map(({ lot, title }) => [lot, title]))]
   return (
     <>
       <p className="timetable-sum">
@@ -136,13 +138,17 @@ function Answer({
           ? 'It cannot be done sooner.'
           : `No timetable is quicker than ${formatSpan(Math.ceil(answer.lowerBound))}.`}
       </p>
-      <div className="timetable-chart" role="img" aria-label={`${titles.length - 1} lots over ${formatSpan(makespan)}`}>
-        {titles.map((title) => (
-          <div key={title} className="timetable-row">
+      <div
+        className="timetable-chart"
+        role="img"
+        aria-label={`${formatCount(lanes.length - 1, 'lot')} over ${formatSpan(makespan)}`}
+      >
+        {lanes.map(([lot, title]) => (
+          <div key={lot} className="timetable-row">
             <span>{title}</span>
             <div className="timetable-track">
               {rows
-                .filter((row) => row.title === title)
+                .filter((row) => row.lot === lot)
                 .map(({ task, start, minutes, kind, onFire }) => (
                   <i
                     key={task}
