@@ -421,11 +421,16 @@ export function openBookStorage(): BookStorage {
 
 /** What the gates judge by, renewed with the log and the minute; one for all of the screen, so that each lot is judged once. */
 export function useJudgeContext(): JudgeContext {
-  return useBook(({ log, minute }) => {
-    if (context.book !== log.state || context.now !== minute)
-      context = { book: log.state, catalogue: recordsOf(log), now: minute }
-    return context
-  })
+  return useBook(contextOf)
+}
+
+/** The same for once, without being told of what comes after. */
+export const judgeContext = (): JudgeContext => contextOf(useBook.getState())
+
+function contextOf({ log, minute }: Pick<BookStore, 'log' | 'minute'>): JudgeContext {
+  if (context.book !== log.state || context.now !== minute)
+    context = { book: log.state, catalogue: recordsOf(log), now: minute }
+  return context
 }
 
 /** An amendment as it would be written now, for showing what it would change. */

@@ -1,7 +1,7 @@
 import { findUse, ownTender, requireTaxon, type LotState, type OwnTender, type SnapFact } from '@ellop/core'
 import { Button } from 'antd'
-import { useState } from 'react'
-import { useJudgeContext } from '../book/bookStore'
+import { memo, useMemo, useState } from 'react'
+import { judgeContext } from '../book/bookStore'
 import { NumberField, readField } from '../controls/Field'
 import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
@@ -29,16 +29,13 @@ export function tenderSays(own: OwnTender | undefined): string | undefined {
 }
 
 /** A few tips bent until they snapped: from then on one's own length stands before the one in the record. */
-export function SnapForm({ lot }: { lot: LotState }) {
-  const { book, catalogue } = useJudgeContext()
+export const SnapForm = memo(function SnapForm({ lot }: { lot: LotState }) {
   const { write, otherError } = useNote()
   const [tip, setTip] = useState(EMPTY)
   const [tips, setTips] = useState<readonly SnapFact[]>([])
   const [fault, setFault] = useState<string>()
-  const { weighedIn } = lot
-  if (weighedIn === null) return null
-  const taxon = requireTaxon(catalogue, weighedIn.taxon)
-  const use = findUse(taxon, weighedIn.part, weighedIn.stage)
+  // All earlier pickings are walked for it: once for a lot as it stands, and not at every note.
+  const said = useMemo(() => saidOf(lot), [lot])
   /** The tip in the fields; nothing where all are empty; undefined where one is wrong. */
   const read = (): readonly SnapFact[] | undefined => {
     const typed = FIELDS.filter(({ name }) => tip[name].trim() !== '')
@@ -81,7 +78,7 @@ export function SnapForm({ lot }: { lot: LotState }) {
     <section className="card">
       <h3>Where it snaps</h3>
       <p>Bend a few tips until they break by themselves. What is below is tough, whatever a book says.</p>
-      {use !== undefined && <p className="told">{tenderSays(ownTender(taxon, use, { book, catalogue })) ?? use.cut}</p>}
+      {said !== undefined && <p className="told">{said}</p>}
       <div className="form">
         {FIELDS.map(({ name, label, unit }) => (
           <NumberField
@@ -106,4 +103,13 @@ export function SnapForm({ lot }: { lot: LotState }) {
       </div>
     </section>
   )
+})
+
+/** One's own length, else the record's words. */
+function saidOf({ weighedIn }: LotState): string | undefined {
+  if (weighedIn === null) return undefined
+  const { book, catalogue } = judgeContext()
+  const taxon = requireTaxon(catalogue, weighedIn.taxon)
+  const use = findUse(taxon, weighedIn.part, weighedIn.stage)
+  return use === undefined ? undefined : (tenderSays(ownTender(taxon, use, { book, catalogue })) ?? use.cut)
 }
