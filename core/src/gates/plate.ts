@@ -147,7 +147,7 @@ function firstTaste(use: Use, taxon: Taxon, eater: EaterId, share: number, { boo
   }
 }
 
-function lifeReasons(lot: LotState, context: JudgeContext, pack: PackState | null): readonly string[] {
+export function lifeReasons(lot: LotState, context: JudgeContext, pack: PackState | null): readonly string[] {
   const { catalogue, now } = context
   if (pack === null) {
     const stood = storedAs(lot, context) === 'dried' ? 0 : stoodMinutes(lot, now)

@@ -7,6 +7,7 @@ import type { Gift, PatchState } from '../log/houseState'
 import type { StandFact } from '../lot/lotState'
 import type { Instant } from '../quantity/instant'
 import { pickingOfLot, restsUntil, type Picking } from '../take/rest'
+import { countedAs } from '../take/share'
 import { setAsideAt, type SetAsideShares } from '../take/setAside'
 import { groundAt } from './ofPatch'
 import type { GroundVerdict } from './verdict'
@@ -30,8 +31,8 @@ export interface PatchPlant {
   readonly restsUntil: Instant | undefined
   /** What it is shared out for here, where it is. */
   readonly setAside: SetAsideShares | undefined
-  /** The last count of it here, of pieces that grow again. */
-  readonly lastCount: number | undefined
+  /** The last count of it here, and what was counted. */
+  readonly lastCount: { readonly count: number; readonly of: ReturnType<typeof countedAs> } | undefined
   /** Counted less than {@link DECLINE} of its most in an earlier year. */
   readonly declines: { readonly from: number; readonly to: number } | undefined
 }
@@ -40,6 +41,7 @@ export interface Take {
   readonly lot: LotId
   readonly code: string
   readonly at: Instant
+  readonly part: Part
   readonly mass_g: number
   readonly stand: StandFact | null
   readonly held: Picking | undefined
@@ -85,11 +87,11 @@ export function patchView(id: PatchId, context: JudgeContext): PatchView | undef
     for (const lot of lots.values()) {
       // A part split off was picked once, as the whole.
       if (lot.weighedIn?.patch !== where || lot.from.length > 0) continue
-      const { taxon: name, pickedAt, mass_g } = lot.weighedIn
+      const { taxon: name, part, pickedAt, mass_g } = lot.weighedIn
       const taxon = note(name, pickedAt)
       if (taxon === undefined) continue
       const held = pickingOfLot(lot, taxon, { lots, house, catalogue })
-      const take = { lot: lot.id, code: lot.code, at: pickedAt, mass_g, stand: lot.stand, held }
+      const take = { lot: lot.id, code: lot.code, at: pickedAt, part, mass_g, stand: lot.stand, held }
       takes.set(taxon, [...(takes.get(taxon) ?? []), take])
     }
     return [...seen].map(([taxon, at]) => plantAt(taxon, at.sort(), takes.get(taxon) ?? []))
@@ -109,7 +111,9 @@ export function patchView(id: PatchId, context: JudgeContext): PatchView | undef
       }),
       restsUntil: restsUntil(book, catalogue, id, taxon.scientificName),
       setAside: setAsideAt({ house: book.house, catalogue }, id, taxon, now),
-      lastCount: takes.findLast(({ stand }) => stand !== null)?.stand?.stems,
+      lastCount: takes
+        .flatMap(({ part, stand }) => (stand === null ? [] : [{ count: stand.stems, of: countedAs(part) }]))
+        .at(-1),
       declines: declineOf(takes),
     }
   }

@@ -232,8 +232,15 @@ describe('the water of a step', () => {
           )
           const all = waterVerdict(pen.lot(), pen.context)
           if (thrown.length > 0) expect([protocol, all?.keep]).toEqual([protocol, false])
+          // A load goes on by the way it was begun, whatever way is chosen meanwhile.
+          pen.force({
+            type: 'way-chosen',
+            lot: 'A',
+            protocol: protocols.at(-1)?.name ?? protocol,
+            goal: goals[0] ?? 'eat',
+          })
           for (const [index, { op, water }] of steps.entries()) {
-            const says = waterVerdict(pen.lot(), pen.context, index)
+            const says = waterVerdict(pen.lot(), pen.context, { protocol, step: index })
             if (says === undefined) continue
             expect([protocol, op, says.keep]).toEqual([protocol, op, water === 'may-keep'])
             told[says.keep ? 'kept' : 'thrown'] += 1

@@ -67,13 +67,19 @@ export interface WaterVerdict {
 const WASHES = ['wash', 'rinse', 'float-off']
 
 /**
- * Whether the water of a step of the lot's way may be kept: never where the record throws it away, since it holds what it was there to take
+ * Whether the water of a step of a way (the lot's where none is named) may be kept: never where the record throws it away, since it holds what it was there to take
  * out; else by the ground it grew on and the people at the table. Of no step in particular: the strictest of those that have a water.
  * Undefined where there is none.
  */
-export function waterVerdict(lot: LotState, context: JudgeContext, at?: number): WaterVerdict | undefined {
+export function waterVerdict(
+  lot: LotState,
+  context: JudgeContext,
+  { protocol, step: at }: { readonly protocol?: string | undefined; readonly step?: number } = {},
+): WaterVerdict | undefined {
   const use = lotUse(lot, context.catalogue)
-  const steps = (use && protocolOf(lot, use))?.steps.filter(
+  const way =
+    protocol === undefined ? use && protocolOf(lot, use) : use?.protocols.find(({ name }) => name === protocol)
+  const steps = way?.steps.filter(
     ({ op, water }, index) => water !== undefined && !WASHES.includes(op) && (at === undefined || index === at),
   )
   const asked = steps?.find(({ water }) => water === 'discard') ?? steps?.[0]

@@ -85,6 +85,13 @@ describe('handing on a half-made batch', () => {
     makeSafeKind(pen, 'nettle', 'L1')
     pen.write({ type: 'weighed', lot: 'L1', mass_g: 700, after: 'cooking' })
     expect(said()['L1']).toMatchObject({ notYetFood: false, unsigned: [], mass_g: 700 })
+    // Food that stood too long is not handed on as food, nor what was recalled.
+    const later = pen.copy().wait(5 * 60)
+    const stale = handOver(later.log, later.context).find(({ lot }) => lot === 'L1')
+    expect(stale).toMatchObject({ notYetFood: true, unsigned: [{ gate: 'Plate' }] })
+    const turned = pen.copy()
+    turned.write({ type: 'food-turned', of: 'L1', pack: null, why: 'mould' })
+    expect(handOver(turned.log, turned.context).find(({ lot }) => lot === 'L1')?.notYetFood).toBe(true)
     // What is struck out was not done, and nobody hands on what is used up.
     const weighed = pen.log.order.at(-1)
     pen.write({ type: 'struck', entry: weighed?.id ?? '', why: 'the wrong bowl' })

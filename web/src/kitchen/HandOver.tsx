@@ -23,7 +23,7 @@ export default function HandOver() {
             {kitchenAt(book.house, now)?.name ?? 'This kitchen'} as it stands, {when(now)}
           </p>
         </div>
-        <div className="place-acts no-print">
+        <div className="place-acts">
           <Button type="primary" size="large" onClick={() => print()}>
             Print it
           </Button>

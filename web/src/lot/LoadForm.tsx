@@ -39,7 +39,7 @@ export function LoadForm({
   const [mass, setMass] = useState(String(Math.ceil(Math.min(act.left_g, per ?? act.left_g))))
   const [typed, setTyped] = useState<string>()
   if (use === undefined || protocol === undefined) return null
-  const water = waterVerdict(lot, context, act.step)
+  const water = waterVerdict(lot, context, { protocol: protocol?.name, step: act.step })
   const boiling = currentStep(lot, context)?.step.limit?.measure === 'rolling-boil'
   const begin = () => {
     const read = readField(mass)

@@ -38,7 +38,7 @@ export function RunningLoad({
 }) {
   const second = useBook((book) => book.second)
   const { write, errorOf, otherError } = useNote()
-  const water = waterVerdict(lot, context, act.run.step)
+  const water = waterVerdict(lot, context, act.run)
   const current = currentStep(lot, context)
   const measure = current?.step.limit?.measure
   const drying = measure === 'dried-to'

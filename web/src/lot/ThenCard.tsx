@@ -16,7 +16,7 @@ const SORTING_OPS = ['sort', 'wash', 'rinse', 'shake-out']
 export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const plan = lotPlan(lot, context)
   if (plan === undefined || lot.drained !== null) return null
-  const water = waterVerdict(lot, context)
+  const water = waterVerdict(lot, context, { protocol: plan?.way })
   const ahead = lot.sorted === null ? plan.steps : plan.steps.filter(({ op }) => !SORTING_OPS.includes(op))
   return (
     <aside className="card then" aria-label="Then">

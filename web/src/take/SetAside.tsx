@@ -48,7 +48,6 @@ export function SetAside({ patch, plant }: { patch: string; plant: PatchPlant })
     const wrong = read.find(({ purpose, value }) => (typed[purpose] ?? '').trim() !== '' && 'error' in value)
     if (wrong !== undefined && 'error' in wrong.value)
       return setFault(`${withCapital(PURPOSE_WORDS[wrong.purpose])}: ${wrong.value.error}`)
-    if (percent > 100) return setFault(`They come to ${percent} % of the stand. Leave it at 100 %.`)
     setFault(undefined)
     const shares = Object.fromEntries(
       read.flatMap(({ purpose, value }) =>
@@ -67,8 +66,8 @@ export function SetAside({ patch, plant }: { patch: string; plant: PatchPlant })
   }
   const hint = (purpose: Purpose, share: number): string | undefined => {
     if (lastCount === undefined) return undefined
-    const pieces = Math.floor((lastCount * share) / 100 + 1e-9)
-    return `${grouped(pieces)} of ${grouped(lastCount)} at the last count${plates(purpose, pieces)}`
+    const pieces = Math.floor((lastCount.count * share) / 100 + 1e-9)
+    return `${grouped(pieces)} of ${grouped(lastCount.count)} ${lastCount.of} at the last count${plates(purpose, pieces)}`
   }
   return (
     <details className="set-aside">

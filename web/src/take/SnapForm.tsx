@@ -38,21 +38,25 @@ export const SnapForm = memo(function SnapForm({ lot }: { lot: LotState }) {
   const said = useMemo(() => saidOf(lot), [lot])
   /** The tip in the fields; nothing where all are empty; undefined where one is wrong. */
   const read = (): readonly SnapFact[] | undefined => {
-    const typed = FIELDS.filter(({ name }) => tip[name].trim() !== '')
-    if (typed.length === 0) return []
-    for (const { name, label } of FIELDS) {
-      const value = readField(tip[name])
-      if ('error' in value && (name === 'length' || tip[name].trim() !== '')) {
-        setFault(`${label}: ${value.error}`)
-        return undefined
-      }
+    if (FIELDS.every(({ name }) => tip[name].trim() === '')) return []
+    const of = (name: keyof Tip) => (name !== 'length' && tip[name].trim() === '' ? undefined : readField(tip[name]))
+    const wrong = FIELDS.map(({ name, label }) => ({ label, value: of(name) })).find(
+      ({ value }) => value !== undefined && 'error' in value,
+    )
+    if (wrong?.value !== undefined && 'error' in wrong.value) {
+      setFault(`${wrong.label}: ${wrong.value.error}`)
+      return undefined
     }
-    const number = (name: keyof Tip) => Number(tip[name].replace(',', '.'))
+    const number = (name: keyof Tip) => {
+      const value = of(name)
+      return value !== undefined && 'value' in value ? value.value : undefined
+    }
+    const [length_cm = 0, joints, mass_g] = FIELDS.map(({ name }) => number(name))
     return [
       {
-        length_cm: number('length'),
-        ...(tip.joints.trim() === '' ? {} : { joints: Math.round(number('joints')) }),
-        ...(tip.mass.trim() === '' ? {} : { mass_g: number('mass') }),
+        length_cm,
+        ...(joints === undefined ? {} : { joints: Math.round(joints) }),
+        ...(mass_g === undefined ? {} : { mass_g }),
       },
     ]
   }
