@@ -9,6 +9,7 @@ import type { Entry, EntryType } from '../log/entries'
 import { FIND_STATES, GIFTS } from '../log/houseState'
 import { DIG_TOOLS, INGREDIENTS, LOOKS, READINGS } from '../lot/lotState'
 import { PURPOSES } from '../take/setAside'
+import { KIT } from '../treatment/kit'
 import { check, type Checked } from './check'
 import {
   count,
@@ -55,6 +56,10 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       pots_mL: Joi.array().items(Joi.number().min(200).max(200_000)).min(1).max(20),
       waterTemp_C: Joi.number().min(0).max(40),
       ice_g: massOrNone_g(),
+      kit: Joi.array()
+        .items(Joi.string().valid(...KIT))
+        .unique()
+        .optional(),
       groundSchool: Joi.string()
         .valid(...GROUND_SCHOOLS)
         .optional(),

@@ -13,6 +13,7 @@ import type { ScheduleInput } from '../schedule/problem'
 import { fairShare, SHARE_SCHOOLS, type Standing } from '../take/share'
 import type { Stand } from '../take/standEstimate'
 import { tasteForecast, type TasteForecastInput } from '../taste/forecast'
+import { KIT } from '../treatment/kit'
 import { plan } from '../treatment/plan'
 import type { PlanInput } from '../treatment/planTypes'
 import { check, type Checked } from './check'
@@ -339,6 +340,9 @@ const VERBS: Readonly<Record<string, Verb>> = {
         fuel_kWh: Joi.number().min(0).max(1000),
         ice_g: massOrNone_g(),
         washWater: Joi.valid('safe', 'germs', 'chemicals'),
+        kit: Joi.array()
+          .items(Joi.valid(...KIT))
+          .unique(),
       }),
       school: text(),
     }),

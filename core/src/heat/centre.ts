@@ -46,13 +46,17 @@ function stillCold(shape: Shape, fourier: number): number {
   return sum
 }
 
-export interface CentreHeat {
+interface Warmths {
   readonly shape: Shape
-  /** By then the centre is to be as warm as wanted. */
-  readonly minutes: number
   readonly start_C: number
+  /** At the surface, from the start. */
   readonly water_C: number
   readonly wanted_C: number
+}
+
+export interface CentreHeat extends Warmths {
+  /** By then the centre is to be as warm as wanted. */
+  readonly minutes: number
 }
 
 const THINNEST_mm = 0.5
@@ -70,4 +74,22 @@ export function thickestPiece_mm({ shape, minutes, start_C, water_C, wanted_C }:
     else high = middle
   }
   return low
+}
+
+const LONGEST_min = 24 * 60
+
+/**
+ * Minutes until the centre of a piece is as warm as wanted; nothing where the surface is no warmer than that. The surface of moist
+ * food stands at the boiling point of water as long as it is wet, in embers and ovens too, and takes a while to come to it: the least it takes.
+ */
+export function minutesThrough(size_mm: number, { shape, start_C, water_C, wanted_C }: Warmths): number | undefined {
+  if (wanted_C >= water_C) return undefined
+  const wanted = (wanted_C - start_C) / (water_C - start_C)
+  let [low, high] = [0, LONGEST_min]
+  for (let step = 0; step < HALVINGS; step += 1) {
+    const middle = (low + high) / 2
+    if (centreShare(shape, size_mm, middle) >= wanted) high = middle
+    else low = middle
+  }
+  return high
 }

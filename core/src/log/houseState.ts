@@ -8,6 +8,7 @@ import type { Day } from '../season/day'
 import type { Part, Sensitivity, Stage } from '../flora/vocabulary'
 import type { Instant } from '../quantity/instant'
 import type { SetAside } from '../take/setAside'
+import type { Kit } from '../treatment/kit'
 import type { EaterId, LotId, PackId, PatchId } from './entry'
 
 /** What holds for the whole book and not for one lot: kitchens, patches, eaters, meetings with plants. */
@@ -132,6 +133,8 @@ export interface KitchenFact {
   readonly pots_mL: readonly number[]
   readonly waterTemp_C: number
   readonly ice_g: number
+  /** What there is to bring heat to food with; everything where it was never told. */
+  readonly kit?: readonly Kit[]
   /** The school of caution about the ground; the cautious one where none was chosen. */
   readonly groundSchool?: GroundSchool
 }

@@ -41,9 +41,17 @@ export function lotPlan(
 }
 
 /** What a plan asks of a kitchen, as the book knows it. */
-export function planKitchen({ elevation_m, burner, pots_mL, waterTemp_C, ice_g }: KitchenFact): PlanKitchen {
+export function planKitchen({ elevation_m, burner, pots_mL, waterTemp_C, ice_g, kit }: KitchenFact): PlanKitchen {
   const efficiency = efficiencyInWind(burner.efficiency, burner.wind)
-  return { elevation_m, power_W: burner.power_W, efficiency, pots_mL, waterTemp_C, ice_g }
+  return {
+    elevation_m,
+    power_W: burner.power_W,
+    efficiency,
+    pots_mL,
+    waterTemp_C,
+    ice_g,
+    ...(kit === undefined ? {} : { kit }),
+  }
 }
 
 /** What a lot is for where the cook has not said. */

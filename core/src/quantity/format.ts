@@ -64,7 +64,7 @@ export function formatCount(count: number, noun: string, plural = `${noun}s`): s
 }
 
 /** Words joined for a sentence. @example formatList(['a', 'b', 'c']) // 'a, b and c' */
-export function formatList(words: readonly string[]): string {
+export function formatList(words: readonly string[], last: 'and' | 'or' = 'and'): string {
   if (words.length < 2) return words.join('')
-  return `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`
+  return `${words.slice(0, -1).join(', ')} ${last} ${words[words.length - 1]}`
 }

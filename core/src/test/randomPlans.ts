@@ -5,6 +5,7 @@ import { judge } from '../gates/judge'
 import { addEntries } from '../log/fold'
 import type { Saying } from '../log/stamp'
 import { chance } from '../quantity/chance'
+import { KIT, type Kit } from '../treatment/kit'
 import { plan } from '../treatment/plan'
 import type { Plan, PlanInput } from '../treatment/planTypes'
 import { CLEAN, Pen } from './pen'
@@ -95,6 +96,10 @@ function randomInput({ taxon, use, protocol, goal }: Case, random: () => number,
       water_mL: sometimes(0.3, 40_000 * random()),
       fuel_kWh: sometimes(0.3, 4 * random()),
       ice_g: sometimes(0.3, 2000 * random()),
+      kit: sometimes(
+        0.3,
+        KIT.filter(() => random() < 0.5),
+      ),
       washWater: pick(['safe', 'safe', 'safe', 'safe', 'safe', 'safe', 'germs', 'chemicals'] as const),
     }).filter(([, value]) => value !== undefined),
   )
@@ -134,6 +139,25 @@ function minutesAt(limit: CriticalLimit, elevation_m: number): number | undefine
   return limit.measure === 'baths' ? limit.minutes : 0
 }
 
+/** What a cook with little would do each step with, written down apart from the plan's own list. */
+const HEARTH: readonly (readonly [RegExp, readonly Kit[]])[] = [
+  [/^(boil|blanch|simmer|leach-hot|infuse-water|infuse-syrup|cook-jam|pickle)$/, ['pot']],
+  [/^steam$/, ['steamer']],
+  [/^wilt$/, ['pan', 'pot', 'hot-stone']],
+  [/^(saute|fry)$/, ['pan', 'pot']],
+  [/^toast$/, ['pan', 'oven', 'hot-stone']],
+  [/^(roast|bake)$/, ['oven', 'embers', 'pit', 'hot-stone']],
+  [/^pit-bake$/, ['pit']],
+]
+
+/** Whether the kit will do for every step of a school. */
+function equipped(protocol: Protocol, goal: Goal, kit: readonly Kit[] = KIT): boolean {
+  return stepsFor(protocol, goal).every(({ step: { op } }) => {
+    const fit = HEARTH.find(([ops]) => ops.test(op))?.[1]
+    return fit === undefined || fit.some((each) => kit.includes(each))
+  })
+}
+
 const stepsFor = ({ steps }: Protocol, goal: Goal) =>
   steps.map((step, index) => ({ step, index })).filter(({ step }) => step.onlyFor?.includes(goal) ?? true)
 
@@ -171,6 +195,12 @@ function planFaults({ use, goal }: Case, input: PlanInput, made: Plan): string[]
   for (const { id, level, onlyFor } of use.hazards)
     if (level !== 'trace' && (onlyFor?.includes(goal) ?? true) && !made.reasons.some(({ about }) => about === id))
       faults.push(`it does not name ${id}`)
+  if (!equipped(protocol, goal, input.kitchen?.kit)) faults.push('nothing here does for a step of it')
+  if (
+    input.kitchen?.kit !== undefined &&
+    made.steps.some(({ on }) => on !== undefined && !input.kitchen?.kit?.includes(on))
+  )
+    faults.push('a step is done with what is not there')
   if (barred(use, input)) faults.push('it is for somebody who must not')
   if (overAmount(use, input, protocol)) faults.push('it is more than a day allows')
   if (protocol.storeOnly === true && !made.reasons.some(({ text }) => text.startsWith('NOT YET FOOD')))
@@ -200,15 +230,26 @@ function overAmount(use: Use, { eaters = [], perDay_g = 0 }: PlanInput, { name }
 /** A refusal of what a cautious school allows here, to these eaters, in a kitchen that lacks nothing. */
 function needlessNo({ taxon, use, goal, protocol }: Case, input: PlanInput, made: Plan): string[] {
   if (made.verdict !== 'refuse' || use.verdict === 'never') return []
-  const { elevation_m = 0, washWater } = input.kitchen ?? {}
+  const { elevation_m = 0, washWater, kit } = input.kitchen ?? {}
   const ample = plan(
-    { ...input, storage: 'none', kitchen: { elevation_m, power_W: 6000, pots_mL: [20_000], washWater: 'safe' } },
+    {
+      ...input,
+      storage: 'none',
+      kitchen: {
+        elevation_m,
+        power_W: 6000,
+        pots_mL: [20_000],
+        washWater: 'safe',
+        ...(kit === undefined ? {} : { kit }),
+      },
+    },
     CATALOGUE,
   )
   const cautious = use.protocols.filter(
     (each) =>
       (protocol === undefined ? !['contested', 'not-advised'].includes(each.standing) : each === protocol) &&
       each.goals.includes(goal) &&
+      equipped(each, goal, kit) &&
       stepsFor(each, goal).every(({ step: { limit } }) => !limit || minutesAt(limit, elevation_m) !== undefined) &&
       !overAmount(use, input, each),
   )

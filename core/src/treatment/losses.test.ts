@@ -41,6 +41,26 @@ describe('what water and heat take', () => {
         }
     expect(planned).toBeGreaterThan(400)
   })
+  it('is set against what is really eaten: as much as in so many grams raw, where a portion and its shrinking are on record', () => {
+    const use = {
+      part: 'leaf',
+      hazards: [{ id: 'bitter', kind: 'palate', level: 'low', note: '', answers: [] }],
+    } as const
+    const steps: readonly PlannedStep[] = [{ op: 'boil', minutes: 5, water: 'discard', water_mL: 4000, critical: false, control: [] }] // prettier-ignore
+    const yields = { low: 0.4, usual: 0.5, high: 0.6 }
+    const told = planLosses({ use: { ...use, portion_g: 100, cookedYield: yields }, mass_g: 500, steps })
+    expect(told?.portion_g).toBe(100)
+    for (const { what, unwanted, kept, asRaw_g } of told?.losses ?? [])
+      expect([what, asRaw_g]).toEqual([
+        what,
+        unwanted ? undefined : { low: 200 * kept.low, usual: 200 * kept.usual, high: 200 * kept.high },
+      ])
+    for (const known of [{}, { portion_g: 100 }, { cookedYield: yields }]) {
+      const bare = planLosses({ use: { ...use, ...known }, mass_g: 500, steps })
+      expect(bare).not.toHaveProperty('portion_g')
+      expect(bare?.losses.every((loss) => !('asRaw_g' in loss))).toBe(true)
+    }
+  })
   it('takes salt and oxalate out of boiled sea beet with the vitamins, and more of all in two waters', () => {
     const beet = lossesOf('Beta vulgaris', 'leaf', 'young', 'eat')
     expect(beet.losses?.filter(({ unwanted }) => unwanted).map(({ what }) => what)).toEqual([

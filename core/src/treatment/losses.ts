@@ -2,7 +2,7 @@ import type { Use } from '../flora/taxon'
 import type { Part } from '../flora/vocabulary'
 import type { Bath } from '../leach/leach'
 import { leachSolutes, type Solute, type SolutesInput } from '../leach/solutes'
-import { multiplyRanges, type Range } from '../quantity/range'
+import { multiplyRanges, scaleRange, type Range } from '../quantity/range'
 import type { PlannedStep } from './planTypes'
 
 /** What a plan takes out of the food, or lets perish in it. */
@@ -12,10 +12,12 @@ export interface Loss {
   readonly unwanted: boolean
   /** Share that is still in the food: with quick pieces, usual and slow ones. */
   readonly kept: Range
+  /** Of what one wants: a cooked portion gives as much of it as so much eaten raw, g. Where a portion is on record. */
+  readonly asRaw_g?: Range
 }
 
 export interface PlanLossesInput {
-  readonly use: Pick<Use, 'part' | 'hazards' | 'moisture'>
+  readonly use: Pick<Use, 'part' | 'hazards' | 'moisture' | 'portion_g' | 'cookedYield'>
   /** As it goes into the treatment. */
   readonly mass_g: number
   readonly steps: readonly PlannedStep[]
@@ -31,6 +33,8 @@ export interface PlanLosses {
   readonly pieces_mm: number
   /** Whether the cook decides it with a knife. */
   readonly cut: boolean
+  /** One portion, cooked, g. */
+  readonly portion_g?: number
 }
 
 interface Pieces {
@@ -150,8 +154,12 @@ export function planLosses({ use, mass_g, steps }: PlanLossesInput): PlanLosses 
     return { what, unwanted: rid, kept: factors.reduce(multiplyRanges) }
   })
   if (green && heats.length > 0) losses.push({ what: 'the green', unwanted: false, kept: perished('green', heats) })
+  const raw_g = rawOfPortion_g(use)
   return {
-    losses,
+    losses: losses.map((loss) =>
+      loss.unwanted || raw_g === undefined ? loss : { ...loss, asRaw_g: scaleRange(loss.kept, raw_g) },
+    ),
+    ...(raw_g === undefined || use.portion_g === undefined ? {} : { portion_g: use.portion_g }),
     starch: STARCHY.includes(part)
       ? waters.some((step) => warmth(step) > STARCH_COOKS_C)
         ? 'cooked'
@@ -161,6 +169,11 @@ export function planLosses({ use, mass_g, steps }: PlanLossesInput): PlanLosses 
     pieces_mm: pieces.size_mm,
     cut: pieces === CUT.pieces,
   }
+}
+
+/** Raw food in a cooked portion; a heap that is cooked shrinks, and is eaten by the plateful, which nobody does raw. */
+function rawOfPortion_g({ portion_g, cookedYield }: PlanLossesInput['use']): number | undefined {
+  return portion_g === undefined || cookedYield === undefined ? undefined : portion_g / cookedYield.usual
 }
 
 const ALL: Range = { low: 1, usual: 1, high: 1 }

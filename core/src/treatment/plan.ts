@@ -4,6 +4,7 @@ import { plainWords } from '../flora/vocabulary'
 import { formatList, withCapital } from '../quantity/format'
 import { multiplyRanges, scaleRange, type Range } from '../quantity/range'
 import { amountReasons, cautions, overCap } from './planEaters'
+import { needWater } from './kit'
 import { fillSteps } from './planSteps'
 import { AIRLESS, DRY_GOALS, storeReasons, waysOnRecord } from './planStores'
 import type { Plan, PlanInput, PlannedStep, PlanReason } from './planTypes'
@@ -119,6 +120,7 @@ function chooseWay(use: Use, input: PlanInput): Way | NoWay {
   if (tried.length === 0) return { refused: [noWayReason(use, goal, named)], instead: waysOnRecord(use) }
   const failures: PlanReason[] = []
   let unreachable = false
+  let noKit = false
   for (const protocol of tried) {
     // Only what is kept for later may leave a hazard for later.
     const open =
@@ -131,15 +133,18 @@ function chooseWay(use: Use, input: PlanInput): Way | NoWay {
         : { about: open.id, text: `it leaves ${plainWords(open.id)} unanswered.` }
     if ('steps' in made) return { protocol, steps: made.steps, notes: [...failures, ...made.notes] }
     unreachable ||= 'unreachable' in made && made.unreachable === true
+    noKit ||= 'noKit' in made && made.noKit === true
     failures.push({ about: made.about, text: `${protocol.name}: ${made.text}` })
   }
   return {
-    refused: failures,
+    refused: noKit ? [...failures, ...needWater(use).map(({ id, says }) => ({ about: id, text: says }))] : failures,
     instead:
       unreachable && use.ifUnreachable !== undefined
         ? use.ifUnreachable
         : failures.some(({ about }) => about === 'kitchen')
-          ? 'a smaller amount, or a kitchen with more water, fuel or a lower place'
+          ? noKit
+            ? 'to keep it until there is what it takes to cook it'
+            : 'a smaller amount, or a kitchen with more water, fuel or a lower place'
           : waysOnRecord(use),
   }
 }

@@ -5,7 +5,9 @@ import { boilingPoint } from '../heat/boil'
 import { opNoun } from '../lot/opNoun'
 import { formatMass } from '../quantity/format'
 import { planBlanch, type BlanchPlan } from './blanchPlan'
-import { cutTo_mm } from './cutTo'
+import { atATime_g } from './browning'
+import { byPiece, cutTo_mm } from './cutTo'
+import { doneWith, KIT, wantsWords } from './kit'
 import { limitHere } from './limit'
 import type { PlanInput, PlanKitchen, PlannedStep, PlanReason } from './planTypes'
 
@@ -18,6 +20,7 @@ const KITCHEN_DEFAULT: KnownKitchen = {
   efficiency: 0.55,
   pots_mL: [5000],
   washWater: 'safe',
+  kit: KIT,
   waterTemp_C: DEFAULT_WATER_C,
 }
 const FOOD_TEMP_C = 15
@@ -31,7 +34,7 @@ const BATH_RATIO = 2
 const BOILED_OPS = ['blanch', 'boil']
 
 /** Why a school cannot be carried out here; `unreachable` where no amount of water or fuel would help. */
-type Failure = PlanReason & { readonly unreachable?: boolean }
+type Failure = PlanReason & { readonly unreachable?: boolean; readonly noKit?: boolean }
 
 /**
  * The steps of a school for one kitchen, each with its water, minutes, loads, fuel and ice, drawing on what is left one after
@@ -49,11 +52,19 @@ export function fillSteps(
     notes: [],
     left: { water_mL: input.kitchen?.water_mL ?? Infinity, fuel_kWh: input.kitchen?.fuel_kWh ?? Infinity },
     boil: undefined,
+    before: [],
   }
   const steps: PlannedStep[] = []
   for (const step of protocol.steps.filter(({ onlyFor }) => onlyFor?.includes(input.goal) ?? true)) {
     const limit = step.limit === undefined ? undefined : limitHere(step.limit, filling.kitchen.elevation_m)
     if (limit !== undefined && !limit.reachable) return { about: 'kitchen', text: limit.says, unreachable: true }
+    const tool = doneWith(step.op, filling.kitchen.kit)
+    if (tool === 'missing')
+      return {
+        about: 'kitchen',
+        text: `${opNoun(step.op)} takes ${wantsWords(step.op)}, and there is none here.`,
+        noKit: true,
+      }
     const unfit = WASHING_OPS.includes(step.op) ? unfitWater(protocol, filling) : undefined
     if (unfit !== undefined) return unfit
     const made = isBathForLoads(step)
@@ -64,7 +75,9 @@ export function fillSteps(
     if ('about' in made) return made
     filling.left.water_mL -= made.uses.water_mL
     filling.left.fuel_kWh -= made.uses.fuel_kWh
-    steps.push(made.step)
+    const told = input.kitchen?.kit === undefined || tool === 'none' ? {} : { on: tool }
+    steps.push({ ...made.step, ...told })
+    filling.before.push(step.op)
   }
   return { steps, notes: filling.notes }
 }
@@ -78,6 +91,8 @@ interface Filling {
   readonly left: { water_mL: number; fuel_kWh: number }
   /** The last boil, which tells how hot what comes out of it is. */
   boil: BlanchPlan | undefined
+  /** What was done before. */
+  readonly before: string[]
 }
 
 type Filled =
@@ -91,6 +106,7 @@ const SOUR_g_per_mL = 0.005
 const COVER_RATIO = 3
 const COOKING_OPS = ['blanch', 'boil', 'simmer', 'steam', 'infuse-water']
 /** Steps that need a flame under a pot for all of their minutes. */
+const GRINDING_OPS = ['grind', 'mill']
 const SIMMERED_OPS = [...COOKING_OPS, 'cook-jam', 'leach-hot']
 
 /** Why the washing water will not do; germs do where a boil comes after. */
@@ -186,10 +202,19 @@ function plainStep(step: Step, limit: LimitMet, filling: Filling): Filled {
 }
 
 /** How thick the pieces may be; a blanch begins with raw food, and so is any boil taken to. */
-function cutOf(step: Step, minutes: number, { part, kitchen }: Filling): Pick<PlannedStep, 'cutTo_mm'> {
+function cutOf(
+  step: Step,
+  minutes: number,
+  { part, kitchen, before }: Filling,
+): Pick<PlannedStep, 'cutTo_mm' | 'byPiece'> {
+  const boil_C = boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C
+  const times = before.some((op) => GRINDING_OPS.includes(op))
+    ? undefined
+    : byPiece(part, step, { start_C: FOOD_TEMP_C, boil_C })
+  if (times !== undefined) return { byPiece: times }
   // Where the food itself is measured, the probe says when its middle is there.
   if (step.limit?.measure === 'food-temperature') return {}
-  const water_C = Math.min(boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C, step.temp_C ?? Infinity)
+  const water_C = Math.min(boil_C, step.temp_C ?? Infinity)
   const thickest_mm = cutTo_mm(part, step, { minutes, start_C: FOOD_TEMP_C, water_C })
   return thickest_mm === undefined ? {} : { cutTo_mm: thickest_mm }
 }
@@ -244,7 +269,7 @@ function loadsOf(step: Step, blanch: BlanchPlan, limit: LimitMet): PlannedStep {
 }
 
 /** A step as it is written down, but for its water and fuel. */
-function written(step: Step, limit: LimitMet, { input, kitchen, notes, boil }: Filling): PlannedStep {
+function written(step: Step, limit: LimitMet, { input, kitchen, notes, boil, before }: Filling): PlannedStep {
   const minutes = limit?.reachable && limit.minutes > 0 ? limit.minutes : step.minutes?.high
   const temp_C = (limit?.reachable ? limit.temp_C : null) ?? step.temp_C
   const ice =
@@ -264,7 +289,7 @@ function written(step: Step, limit: LimitMet, { input, kitchen, notes, boil }: F
     ...(step.check === undefined ? {} : { check: step.check }),
     ...(step.water === undefined ? {} : { water: step.water }),
     ...(ice === undefined ? {} : { ice_g: Math.round(ice) }),
-    ...(step.op === 'soak-acidulated' ? { acid_g: roundTo(SOUR_g_per_mL * soakWater_mL(step, input), 0) } : {}),
+    ...(step.op === 'soak-acidulated' ? sourBowl(step, input, before) : {}),
     ...(isLactic(step) ? { salt_g: roundTo(FERMENT_SALT * input.mass_g, 1) } : {}),
   }
 }
@@ -272,6 +297,14 @@ function written(step: Step, limit: LimitMet, { input, kitchen, notes, boil }: F
 /** The bowl that cut pieces lie in so that they do not brown: the record's water, else what covers them. */
 function soakWater_mL({ waterRatio }: Step, { mass_g }: PlanInput): number {
   return mass_g * (waterRatio?.usual ?? COVER_RATIO)
+}
+
+function sourBowl(step: Step, input: PlanInput, before: readonly string[]): Pick<PlannedStep, 'acid_g' | 'atATime_g'> {
+  const open_g = atATime_g(before)
+  return {
+    acid_g: roundTo(SOUR_g_per_mL * soakWater_mL(step, input), 0),
+    ...(open_g === undefined ? {} : { atATime_g: open_g }),
+  }
 }
 
 /** A ferment that a measured sourness ends; a leaf that is left to brown for tea has no salt in it. */

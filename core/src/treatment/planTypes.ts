@@ -1,6 +1,8 @@
 import type { Goal } from '../flora/taxon'
 import type { Part, Sensitivity, Stage } from '../flora/vocabulary'
 import type { Range } from '../quantity/range'
+import type { PieceTime } from './cutTo'
+import type { Kit } from './kit'
 
 export interface PlanInput {
   readonly taxon: string
@@ -30,6 +32,8 @@ export interface PlanKitchen {
   readonly waterTemp_C?: number
   readonly fuel_kWh?: number
   readonly ice_g?: number
+  /** What there is to bring heat to food with; everything where it is not said. */
+  readonly kit?: readonly Kit[]
   readonly washWater?: 'safe' | 'germs' | 'chemicals'
 }
 
@@ -44,6 +48,12 @@ export interface PlannedStep {
   readonly temp_C?: number
   /** Pieces no thicker than this are hot in the middle for half of the minutes, mm. */
   readonly cutTo_mm?: number
+  /** In dry heat: the least minutes by the thickness of a piece. */
+  readonly byPiece?: readonly PieceTime[]
+  /** What of the kit it is done with, where the kit is told. */
+  readonly on?: Kit
+  /** Of what browns: so much is cut at a time, straight into the bowl. */
+  readonly atATime_g?: number
   readonly water_mL?: number
   readonly critical: boolean
   readonly control: readonly string[]

@@ -105,6 +105,11 @@ export function planWork(mass_g: number, steps: readonly PlannedStep[]): PlanWor
   }
 }
 
+/** Minutes that a slow pair of hands has in a kilogram of an operation; 0 where it asks none by the kilogram. */
+export function slowPerKg_min(op: string): number {
+  return (ASKED[op]?.perKg_min ?? 0) * SPREAD.high
+}
+
 function stepWork(mass_g: number, step: PlannedStep): StepWork {
   const { op, minutes = 0, baths, loads, ice_g } = step
   const { perKg_min = 0, perLoad_min = 0, once_min = 0, watched, tools = [] } = ASKED[op] ?? UNKNOWN
