@@ -1,6 +1,5 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { requireTaxon } from '../flora/catalogue'
 import { CATALOGUE } from '../flora/records'
 import type { Part, Stage } from '../flora/vocabulary'
 import { centreShare, minutesThrough } from '../heat/centre'
