@@ -5,6 +5,7 @@ import { CATALOGUE } from '../flora/records'
 import { requireTaxon } from '../flora/catalogue'
 import type { Claim, Taxon, Use } from '../flora/taxon'
 import { plan } from '../treatment/plan'
+import type { Saying } from '../log/stamp'
 import { CLEAN, Pen } from '../test/pen'
 import { schoolEvidence, trialWords } from './schoolEvidence'
 
@@ -65,6 +66,38 @@ describe('who says so', () => {
         }
       }),
     )
+  })
+  it('counts what the cook read or heard as any other source, and a study that is awaited as none', () => {
+    const pen = new Pen()
+    const note = (claim: Partial<Saying<'claim-noted'>['claim']>, more: Partial<Saying<'claim-noted'>> = {}) =>
+      pen.try({
+        ...{ type: 'claim-noted', taxon: 'Asclepias syriaca', part: 'shoot', stage: shoot.stage },
+        claim: { schools: [ONE], says: 'one is enough', who: 'a neighbour', grounds: 'practised', ...claim },
+        ...more,
+      })
+    const own = () => of(shoot, ONE, pen.context)
+    const before = of(shoot, ONE).independent
+    const { entry } = note({})
+    expect(own().independent).toBe(before + 1)
+    note({ who: 'her sister', copies: entry.id })
+    note({ who: 'a book', copies: shoot.claims?.find(({ schools }) => schools.includes(ONE))?.id ?? '' })
+    expect(own().independent).toBe(before + 1)
+    expect(own().roots.find(({ claim }) => claim.id === entry.id)?.repeatedBy.map(({ who }) => who)).toEqual(['her sister']) // prettier-ignore
+    note({ who: 'a laboratory', awaited: true, grounds: 'measured' })
+    expect(own()).toMatchObject({ independent: before + 1, awaited: [{ who: 'a laboratory' }] })
+    expect(of(shoot, THREE, pen.context)).toMatchObject({ independent: 1, awaited: [] })
+    // A use of which nobody traced a claim has the cook's own.
+    const { claims: _, ...untraced } = shoot
+    expect(schoolEvidence(milkweed, untraced, nothing)).toEqual([])
+    expect(of(untraced, ONE, pen.context).independent).toBe(2)
+    const refused = (...asked: Parameters<typeof note>) => {
+      const { proposal } = note(...asked)
+      return proposal.ok ? 'taken' : proposal.field
+    }
+    expect([refused({ schools: ['none'] }), refused({ copies: 'none' }), refused({}, { taxon: 'Nothing' }), refused({}, { part: 'root' })]).toEqual(['schools', 'copies', 'taxon', 'part']) // prettier-ignore
+    // What it repeated is struck out: it stands for itself again.
+    pen.write({ type: 'struck', entry: entry.id, why: 'slip' } as Saying<'struck'>)
+    expect(own().roots.some(({ claim }) => claim.who === 'her sister')).toBe(true)
   })
   it('is on record wherever schools differ in minutes or baths against one poison, and names schools that are there', () => {
     const number = (use: Use, hazard: string) =>

@@ -1,9 +1,17 @@
 import type { Claim, Protocol, Taxon, Use } from '../flora/taxon'
+import type { Part, Stage } from '../flora/vocabulary'
 import type { JudgeContext } from '../gates/verdict'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { formatCount } from '../quantity/format'
 import type { LotId } from '../log/entry'
 import { minutesBetween } from '../quantity/instant'
+
+/** A claim as the cook noted it, with the part it speaks of. */
+export interface NotedClaim {
+  readonly part: Part
+  readonly stage: Stage
+  readonly claim: Claim
+}
 
 /** What stands behind one school of a use: sayings, and this cook's own lots. */
 export interface SchoolEvidence {
@@ -12,6 +20,8 @@ export interface SchoolEvidence {
   /** Sources that know of themselves; all that was only handed down from nobody knows where counts as one. */
   readonly independent: number
   readonly own: OwnTrials
+  /** Studies that are still to come. */
+  readonly awaited: readonly Claim[]
 }
 
 /** A claim that repeats no other on record, and those that repeat it. */
@@ -43,12 +53,14 @@ const ILLNESS_WITHIN_h = 72
 
 /**
  * For each school of a use that has claims on record: its independent roots, each counted once however many repeat it (REC-4), and
- * this cook's own lots beside them (REC-2). It moves no limit: own records may make a cook stricter, never laxer (REC-3).
+ * this cook's own lots beside them (REC-2); what the cook read or heard of it stands among the claims. It moves no limit: own records may make a cook stricter, never laxer (REC-3).
  * Empty where nobody traced the claims.
  */
 export function schoolEvidence(taxon: Taxon, use: Use, context: JudgeContext): readonly SchoolEvidence[] {
-  const { claims } = use
-  if (claims === undefined) return []
+  const noted = notedClaims(taxon, use, context)
+  const all = [...(use.claims ?? []), ...noted]
+  if (all.length === 0) return []
+  const claims = all.filter(({ awaited }) => awaited !== true)
   const lots = [...context.book.lots.values()].filter((lot) => isOf(lot, taxon, use))
   return use.protocols.map((protocol) => {
     const roots = rootsOf(claims, protocol.name)
@@ -58,8 +70,17 @@ export function schoolEvidence(taxon: Taxon, use: Use, context: JudgeContext): r
       roots,
       independent: roots.length - Math.max(0, handedDown - 1),
       own: ownTrials(protocol, lots, context),
+      awaited: all.filter(({ awaited, schools }) => awaited === true && schools.includes(protocol.name)),
     }
   })
+}
+
+/** What the cook wrote down of this use; a repeating claim whose source was struck out stands for itself. */
+function notedClaims({ scientificName, synonyms }: Taxon, use: Use, { book }: JudgeContext): readonly Claim[] {
+  return [scientificName, ...synonyms]
+    .flatMap((name) => book.house.claims[name] ?? [])
+    .filter(({ part, stage }) => [use.part, ...(use.alsoCalled ?? [])].includes(part) && stage === use.stage)
+    .map(({ claim }) => claim)
 }
 
 /** The roots of what is said for a school; a claim whose root speaks for another school only is shown under that root. */

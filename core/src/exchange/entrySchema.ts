@@ -1,13 +1,14 @@
 import Joi from 'joi'
 import { INSTRUMENTS } from '../instruments/instruments'
-import { STORES } from '../flora/taxon'
+import { BASES, FIGURE_UNITS, FIGURES } from '../evidence/figures'
+import { GROUNDS, STORES } from '../flora/taxon'
 import { LIFE_FORMS } from '../flora/own'
 import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'
 import { ACCESS, CUT_HEIGHTS, CUT_SIDES, PAST_USES, SOIL_METALS, UPSTREAM, VIGOURS, WATERS } from '../ground/facts'
 import { GROUND_SCHOOLS } from '../ground/schools'
 import type { Entry, EntryType } from '../log/entries'
 import { FIND_STATES, GIFTS } from '../log/houseState'
-import { DIG_TOOLS, INGREDIENTS, LOOKS, READINGS } from '../lot/lotState'
+import { DIG_TOOLS, INGREDIENTS, LIGHTS, LOOKS, READINGS } from '../lot/lotState'
 import { PURPOSES } from '../take/setAside'
 import { KIT } from '../treatment/kit'
 import { check, type Checked } from './check'
@@ -252,6 +253,72 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       )
       .min(1)
       .max(50),
+  },
+  'plants-scored': {
+    ...LOT,
+    taster: id(),
+    rinsed: Joi.boolean(),
+    plants: Joi.array()
+      .items(
+        strictObject({
+          plant: text().max(80),
+          liking: score(),
+          gives: count().optional(),
+          light: Joi.string()
+            .valid(...LIGHTS)
+            .optional(),
+        }),
+      )
+      .min(1)
+      .max(60),
+  },
+  'table-noted': {
+    ...LOT,
+    serving: id(),
+    heard: Joi.array()
+      .items(strictObject({ eater: id(), eaten_g: massOrNone_g(), liking: nullable(score()) }))
+      .min(1)
+      .max(500),
+  },
+  'trial-set': {
+    ...BASE,
+    trial: id(),
+    taxon: text(),
+    part: part(),
+    stage: stage(),
+    school: text(),
+    step: count(),
+    arms: Joi.array()
+      .items(strictObject({ lot: id(), minutes: minutes() }))
+      .min(1)
+      .max(10),
+  },
+  'figure-noted': {
+    ...BASE,
+    taxon: text(),
+    part: part(),
+    figure: strictObject({
+      what: Joi.string().valid(...FIGURES),
+      value: Joi.number().min(0).max(1e9),
+      unit: Joi.string().valid(...FIGURE_UNITS),
+      per_g: mass_g(),
+      basis: Joi.string().valid(...BASES),
+      source: text().max(120),
+    }),
+  },
+  'claim-noted': {
+    ...BASE,
+    taxon: text(),
+    part: part(),
+    stage: stage(),
+    claim: strictObject({
+      schools: Joi.array().items(text()).min(1).max(20).unique(),
+      says: text(),
+      who: text().max(120),
+      grounds: Joi.string().valid(...GROUNDS),
+      copies: id().optional(),
+      awaited: Joi.boolean().valid(true).optional(),
+    }),
   },
   sorted: {
     ...LOT,

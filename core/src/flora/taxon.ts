@@ -149,6 +149,8 @@ export interface Claim {
   readonly grounds: Grounds
   /** The claim of the same use that it repeats. */
   readonly copies?: string
+  /** A study that is still to come: it says nothing yet, and counts as no source. */
+  readonly awaited?: true
 }
 
 export const GOALS = [

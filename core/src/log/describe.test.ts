@@ -169,6 +169,61 @@ const TOLD: readonly (readonly [Saying, string])[] = [
     'nettle at none shared out: for anything.',
   ],
   [{ type: 'snapped', lot, tips: [{ length_cm: 12 }, { length_cm: 14.5 }] }, '2 tips snapped at 12 cm and 14.5 cm.'],
+  [
+    {
+      ...{ type: 'plants-scored', lot, taster: 'ann', rinsed: true },
+      plants: [
+        { plant: 'gate', liking: 7 },
+        { plant: 'ditch', liking: 3 },
+      ],
+    },
+    'Bitten of 2 plants: gate 7 and ditch 3 of 10.',
+  ],
+  [
+    {
+      ...{ type: 'table-noted', lot, serving: 's' },
+      heard: [
+        { eater: 'ann', eaten_g: 80, liking: 8 },
+        { eater: 'x', eaten_g: 0, liking: null },
+      ],
+    },
+    'At the table: Ann ate 80 g, 8 of 10 and x ate 0 g.',
+  ],
+  [
+    {
+      ...{ type: 'trial-set', trial: 't', taxon: 'Taraxacum officinale', part: 'leaf', stage: 'young' },
+      ...{
+        school: 'raw, cold soaked',
+        step: 2,
+        arms: [
+          { lot, minutes: 60 },
+          { lot: 'x', minutes: 0 },
+        ],
+      },
+    },
+    'Trial of dandelion, “raw, cold soaked”: step 3 for 60 min (lot 27-001) and none (lot x).',
+  ],
+  [
+    {
+      ...{ type: 'figure-noted', taxon: 'Urtica dioica', part: 'leaf' },
+      figure: { what: 'vitamin-c', value: 300, unit: 'ug', per_g: 100, basis: 'unsaid', source: 'an old table' },
+    },
+    'nettle, leaf, by an old table: 300 µg vitamin c in 100 g, fresh or dry not said.',
+  ],
+  [
+    {
+      ...{ type: 'claim-noted', taxon: 'Urtica dioica', part: 'leafy-top', stage: 'young' },
+      claim: { schools: ['blanch and drain'], says: 'two minutes', who: 'a neighbour', grounds: 'practised' },
+    },
+    'Said of nettle (blanch and drain), by a neighbour: two minutes',
+  ],
+  [
+    {
+      ...{ type: 'claim-noted', taxon: 'Urtica dioica', part: 'leafy-top', stage: 'young' },
+      claim: { schools: ['blanch and drain'], says: 'a count', who: 'a lab', grounds: 'measured', awaited: true },
+    },
+    'Awaited of nettle (blanch and drain), by a lab: a count',
+  ],
   [{ type: 'patch-turned', patch: 'wall', why: 'sprayed', since: null }, 'Recall of Wall: sprayed.'],
   [
     { type: 'patch-turned', patch: 'none', why: 'sprayed', since: T },

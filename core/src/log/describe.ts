@@ -3,6 +3,7 @@ import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { tellWords } from '../identity/lotTells'
 import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, grouped } from '../quantity/format'
 import { formatDay, timeOf, type Instant } from '../quantity/instant'
+import { UNIT_SIGNS } from '../evidence/figures'
 import { PURPOSE_WORDS, PURPOSES } from '../take/setAside'
 import { instrument } from '../instruments/instruments'
 import { kitchenAt } from './houseState'
@@ -41,6 +42,12 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `Gave back to ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${plainWords(entry.what)}${entry.count === null ? '' : ` (${entry.count})`}${entry.taxon === undefined ? '' : `, ${nameOf(entry.taxon, catalogue)}`}.`
     case 'stand-set-aside':
       return `${nameOf(entry.taxon, catalogue)} at ${book.house.patches[entry.patch]?.name ?? entry.patch} shared out: ${formatList(PURPOSES.flatMap((purpose) => (entry.shares[purpose] === undefined ? [] : [`${Math.round(100 * entry.shares[purpose])} % for ${PURPOSE_WORDS[purpose]}`]))) || 'for anything'}.`
+    case 'trial-set':
+      return `Trial of ${nameOf(entry.taxon, catalogue)}, “${entry.school}”: step ${entry.step + 1} for ${formatList(entry.arms.map(({ lot, minutes }) => `${minutes === 0 ? 'none' : formatSpan(minutes)} (lot ${book.lots.get(lot)?.code ?? lot})`))}.`
+    case 'figure-noted':
+      return `${nameOf(entry.taxon, catalogue)}, ${plainWords(entry.part)}, by ${entry.figure.source}: ${entry.figure.value} ${UNIT_SIGNS[entry.figure.unit]} ${plainWords(entry.figure.what)} in ${formatMass(entry.figure.per_g)}, ${entry.figure.basis === 'unsaid' ? 'fresh or dry not said' : entry.figure.basis}.`
+    case 'claim-noted':
+      return `${entry.claim.awaited === true ? 'Awaited of' : 'Said of'} ${nameOf(entry.taxon, catalogue)} (${formatList(entry.claim.schools)}), by ${entry.claim.who}: ${entry.claim.says}`
     case 'stop-noted':
       return `Stopped at ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${formatList(entry.finds.map(({ taxon, part, state }) => `${nameOf(taxon, catalogue)} ${plainWords(part)} ${plainWords(state)}`))}.`
     case 'struck':
@@ -122,6 +129,10 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       return `Gone through again; ${formatCount(entry.found, 'stray')} taken out.`
     case 'stand-counted':
       return `${entry.taken} of ${grouped(entry.stems)} stems cut${entry.wildlifeLooked ? `, ${entry.wildlifeOn} with wildlife` : ', wildlife not looked for'}.`
+    case 'plants-scored':
+      return `Bitten of ${formatCount(entry.plants.length, 'plant')}: ${formatList(entry.plants.map(({ plant, liking }) => `${plant} ${liking}`))} of 10.`
+    case 'table-noted':
+      return `At the table: ${formatList(entry.heard.map(({ eater, eaten_g, liking }) => `${book.house.eaters[eater]?.name ?? eater} ate ${formatMass(eaten_g)}${liking === null ? '' : `, ${liking} of 10`}`))}.`
     case 'snapped':
       return `${formatCount(entry.tips.length, 'tip')} snapped at ${formatList(entry.tips.map(({ length_cm }) => `${length_cm} cm`))}.`
     case 'sorted':

@@ -1,3 +1,6 @@
+import type { NotedClaim } from '../evidence/schoolEvidence'
+import type { NotedFigure } from '../evidence/figures'
+import type { TrialFact } from '../evidence/trial'
 import type { OwnPlant } from '../flora/own'
 import type { GroundFacts } from '../ground/facts'
 import type { GroundSchool } from '../ground/schools'
@@ -28,6 +31,11 @@ export interface HouseState {
   /** Plants that the cook put on record, by scientific name. */
   readonly ownPlants: Readonly<Record<string, OwnPlant>>
   readonly outings: Readonly<Record<string, OutingFact>>
+  /** Trials of a step, by id. */
+  readonly trials: Readonly<Record<string, TrialFact>>
+  /** What sources say is in a plant, and what they say of its treatment, by scientific name. */
+  readonly figures: Readonly<Record<string, readonly NotedFigure[]>>
+  readonly claims: Readonly<Record<string, readonly NotedClaim[]>>
   readonly recalls: readonly Recall[]
   readonly ill: readonly { readonly eater: EaterId; readonly symptoms: string; readonly at: Instant }[]
   readonly numbers: HelpNumbers | null
@@ -167,6 +175,9 @@ export const EMPTY_HOUSE: HouseState = {
   stops: {},
   ownPlants: {},
   outings: {},
+  trials: {},
+  figures: {},
+  claims: {},
   recalls: [],
   ill: [],
   numbers: null,

@@ -20,6 +20,12 @@ import { PURPOSE_WORDS, PURPOSES, purposesOf } from '../take/setAside'
 import type { Protocol } from '../flora/taxon'
 import { isLineageEntry, isLotEntry, type Entry, type HouseEntry, type LineageEntry, type LotEntry } from './entries'
 import { asDated, isAmendment } from './amendments'
+import { figureFault } from '../evidence/figures'
+import { trialFault } from '../evidence/trial'
+import { plantKey } from '../take/alongStand'
+import type { ClaimNoted } from './entries/claimNoted'
+import type { PlantsScored } from './entries/plantsScored'
+import type { TableNoted } from './entries/tableNoted'
 import type { BathChanged } from './entries/bathChanged'
 import type { InstrumentSetRight } from './entries/instrumentSetRight'
 import type { GaveBack } from './entries/gaveBack'
@@ -50,6 +56,8 @@ const TIMER_SLACK_MINUTES = 0.05
 const SCALE_g = 0.5
 
 const IN_FUTURE = 'That moment is still to come. Give a time that has passed.'
+
+const NOT_IN_CATALOGUE = 'This plant is not in the catalogue.'
 
 const OK: Proposal = { ok: true }
 const no = (field: string, message: string): Refusal => ({ ok: false, field, message })
@@ -207,7 +215,7 @@ function checkGift({ patch, taxon, what }: GaveBack, book: BookLog['state'], cat
   if (book.house.patches[patch] === undefined) return no('patch', 'There is no such patch.')
   if (taxon === undefined) return SPREADS.includes(what) ? no('taxon', 'Say of which plant.') : OK
   const known = findTaxon(catalogue, taxon)
-  if (known === undefined) return no('taxon', 'This plant is not in the catalogue.')
+  if (known === undefined) return no('taxon', NOT_IN_CATALOGUE)
   return known.standing === 'often-invasive' && SPREADS.includes(what)
     ? no(
         'taxon',
@@ -226,13 +234,58 @@ function checkSetAside(
 ): Proposal {
   if (book.house.patches[patch] === undefined) return no('patch', 'There is no such patch.')
   const known = findTaxon(catalogue, taxon)
-  if (known === undefined) return no('taxon', 'This plant is not in the catalogue.')
+  if (known === undefined) return no('taxon', NOT_IN_CATALOGUE)
   const strange = PURPOSES.find((purpose) => (shares[purpose] ?? 0) > 0 && !purposesOf(known).includes(purpose))
   if (strange !== undefined) return no('shares', `Nothing of it is on record as ${PURPOSE_WORDS[strange]}.`)
   const sum = Object.values(shares).reduce((total, each) => total + each, 0)
   return sum > 1 + ROUNDING
     ? no('shares', `They come to ${Math.round(100 * sum)} % of the stand. Leave it at 100 %.`)
     : OK
+}
+
+function faultOf(fault: { readonly field: string; readonly message: string } | undefined): Proposal {
+  return fault === undefined ? OK : no(fault.field, fault.message)
+}
+
+function checkClaim({ taxon, part, stage, claim }: ClaimNoted, book: BookLog['state'], catalogue: Catalogue): Proposal {
+  const known = findTaxon(catalogue, taxon)
+  if (known === undefined) return no('taxon', NOT_IN_CATALOGUE)
+  const use = findUse(known, part, stage)
+  if (use === undefined) return no('part', 'Nothing is on record about eating this part at this stage.')
+  const strange = claim.schools.find((school) => !use.protocols.some(({ name }) => name === school))
+  if (strange !== undefined) return no('schools', `“${strange}” is no school of this part.`)
+  const before = [...(use.claims ?? []), ...(book.house.claims[taxon] ?? []).map((each) => each.claim)]
+  return claim.copies === undefined || before.some(({ id }) => id === claim.copies)
+    ? OK
+    : no('copies', 'There is no such claim that it could repeat.')
+}
+
+/** A bite is about so much. */
+const BITE_g = 1
+
+/** A bite of each is a nibble that nobody has counted a stand for yet. */
+function checkScores({ plants, rinsed, taster }: PlantsScored, lot: LotState, context: JudgeContext): Proposal {
+  const keys = plants.map(({ plant }) => plantKey(plant))
+  if (new Set(keys).size < keys.length) return no('plants', 'Two of these plants go by one name.')
+  const shut = shutForNibble(lot, rinsed, [{ eater: taster, mass_g: BITE_g * plants.length }], context)?.filter(
+    ({ gate }) => gate !== 'take',
+  )
+  return shut === undefined
+    ? no('lot', 'Bites along a stand are noted with the picking of the day, as it was picked.')
+    : unlessShut(shut)
+}
+
+function checkHeard({ serving: id, heard }: TableNoted, { servings }: LotState): Proposal {
+  const serving = servings.find(({ entry }) => entry === id)
+  if (serving === undefined) return no('serving', 'There is no such dish of this lot.')
+  if (new Set(heard.map(({ eater }) => eater)).size < heard.length) return no('heard', 'Somebody is named twice.')
+  for (const { eater, eaten_g } of heard) {
+    const portion = serving.portions.find((each) => each.eater === eater)
+    if (portion === undefined) return no('heard', 'Somebody named here had none of it.')
+    if (eaten_g > portion.mass_g + SCALE_g)
+      return no('eaten_g', `Nobody eats more than the ${formatMass(portion.mass_g)} that were served.`)
+  }
+  return OK
 }
 
 function checkStop({ patch, finds }: StopNoted, book: BookLog['state'], catalogue: Catalogue): Proposal {
@@ -274,6 +327,14 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
         : no('patch', 'There is no such patch. Note its ground first.')
     case 'instrument-set-right':
       return checkSetRight(entry)
+    case 'trial-set':
+      return faultOf(trialFault({ ...entry, id: entry.trial }, { book, catalogue }))
+    case 'figure-noted':
+      return findTaxon(catalogue, entry.taxon) === undefined
+        ? no('taxon', NOT_IN_CATALOGUE)
+        : faultOf(figureFault(entry.figure))
+    case 'claim-noted':
+      return checkClaim(entry, book, catalogue)
     case 'kitchen-set':
     case 'ground-noted':
     case 'eater-noted':
@@ -392,6 +453,10 @@ function checkLotEntry(
       return checkRevived(lot, context)
     case 'strays-sorted':
       return lot.strays.reportedAt === null ? no('lot', 'No stray was reported in this lot.') : OK
+    case 'plants-scored':
+      return checkScores(entry, lot, context)
+    case 'table-noted':
+      return checkHeard(entry, lot)
     case 'snapped':
       return lot.weighedIn === null || lot.from.length > 0
         ? no('lot', 'Tips are noted with the picking they came from.')

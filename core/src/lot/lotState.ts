@@ -26,6 +26,8 @@ export interface LotState {
   readonly stand: StandFact | null
   /** Tips that were snapped to find where it is tender. */
   readonly snaps: readonly SnapFact[]
+  /** Bites along the stand it came from, oldest first. */
+  readonly scores: readonly ScoreFact[]
   readonly revived: RevivedFact | null
   readonly sorted: SortFact | null
   readonly way: { readonly protocol: string; readonly goal: Goal; readonly at: Instant } | null
@@ -160,6 +162,22 @@ export interface SnapFact {
   readonly mass_g?: number
 }
 
+/** One plant of a stand: what a bite of it was worth, and how much of the part it can give. */
+export interface PlantScore {
+  /** How the cook knows it again: "third from the gate". */
+  readonly plant: string
+  /** 0 to 10: how good it is. */
+  readonly liking: number
+  readonly gives?: number
+  readonly light?: (typeof LIGHTS)[number]
+}
+export const LIGHTS = ['sun', 'half-shade', 'shade'] as const
+
+export interface ScoreFact extends PlantScore {
+  readonly at: Instant
+  readonly taster: EaterId
+}
+
 export const LOOKS = ['crisp', 'better', 'same', 'worse'] as const
 
 /** Cut greens set in cold water and put away. */
@@ -246,6 +264,16 @@ export interface Serving {
   readonly pack: PackId | null
   readonly portions: readonly Portion[]
   readonly lotThen: LotState
+  /** How it went down, of those who said so. */
+  readonly heard?: readonly HeardAtTable[]
+}
+
+/** How a dish went down with one eater. */
+export interface HeardAtTable {
+  readonly eater: EaterId
+  readonly eaten_g: number
+  /** 0 to 10; null where it was not said. */
+  readonly liking: number | null
 }
 
 export interface Portion {
@@ -287,6 +315,7 @@ export function emptyLot(id: LotId): LotState {
     strays: { reportedAt: null, sortedAt: null, brokenUp: false },
     stand: null,
     snaps: [],
+    scores: [],
     revived: null,
     sorted: null,
     way: null,

@@ -4,15 +4,18 @@ import {
   formatCount,
   GROUND_LIMITS,
   GROUND_SCHOOLS,
+  KIT,
+  KIT_WORDS,
   kitchenAt,
   numberText,
   readTyped,
   shownText,
   type GroundSchool,
+  type Kit,
   type KitchenFact,
   type Wind,
 } from '@ellop/core'
-import { Button, Input, Select } from 'antd'
+import { Button, Checkbox, Input, Select } from 'antd'
 import { useState } from 'react'
 import { useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
@@ -76,6 +79,7 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
   const [latitude, setLatitude] = useState(kitchen.latitude_deg === undefined ? '' : String(kitchen.latitude_deg))
   const [wind, setWind] = useState<WindChoice>(windOf(kitchen.burner.wind))
   const [school, setSchool] = useState<GroundSchool>(kitchen.groundSchool ?? 'cautious')
+  const [kit, setKit] = useState<readonly Kit[]>(kitchen.kit ?? KIT)
   const units = useUnits((shown) => shown.units)
   const shownPot = (pot_mL: number) => shownText(numberText(pot_mL / mL), 'L', units)
   // A pot that was not typed anew stays what it was: shown in quarts it is rounded.
@@ -124,6 +128,7 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
           pots_mL: sizes.flatMap((size) => ('value' in size ? [size.value * mL] : [])),
           waterTemp_C: value.waterTemp_C,
           ice_g: value.ice_g,
+          ...(kit.length === KIT.length ? {} : { kit: KIT.filter((each) => kit.includes(each)) }),
           groundSchool: school,
         },
       },
@@ -188,6 +193,18 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
           </p>
         )}
       </div>
+      <fieldset className="choice wide">
+        <legend>To cook with there is</legend>
+        <Checkbox.Group
+          value={[...kit]}
+          onChange={setKit}
+          options={KIT.map((each) => ({ value: each, label: KIT_WORDS[each] }))}
+        />
+        <p className="field-note">
+          Only ways that can be done with it are planned. Dry heat washes nothing out: what must go out with water waits
+          for a pot.
+        </p>
+      </fieldset>
       {numberField('waterTemp_C', 'Cold tap water', '°C')}
       {numberField('ice_g', 'Ice in the house', 'g')}
       <Field label="Time zone">

@@ -1,8 +1,8 @@
-import { withCapital, type Loss, type PlannedStep, type Use } from '@ellop/core'
+import { formatList, withCapital, type Loss, type PlannedStep, type Use } from '@ellop/core'
 import { useMemo } from 'react'
 import type { Engines } from '../workers/engines'
 import { useEngine } from '../workers/useEngine'
-import { inUnits } from '../units/units'
+import { formatMass, formatMassRange, inUnits } from '../units/units'
 
 const percent = (share: number) => Math.round(100 * share)
 
@@ -14,7 +14,7 @@ export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; s
   const told = useEngine('planLosses', question)
   if (told === undefined) return null
   if (told === 'failed') return <p className="refusal">What water and heat take could not be reckoned.</p>
-  const { losses, starch, waterMayBeKept, pieces_mm, cut } = told
+  const { losses, starch, waterMayBeKept, pieces_mm, cut, portion_g } = told
   if (losses.length === 0 && starch === undefined) return null
   return (
     <section className="plan-losses" aria-label="What water and heat take">
@@ -39,6 +39,7 @@ export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; s
             : 'Its starch stays uncooked: it binds and thickens.'}
         </p>
       )}
+      {portion_g !== undefined && <AsMuchAsRaw losses={losses} portion_g={portion_g} />}
       {waterMayBeKept && <p>The water may be kept: what left the food is in it.</p>}
       <p className="caution">
         For planning, in pieces {inUnits(`${pieces_mm} mm`)} thick, turned now and then
@@ -47,6 +48,22 @@ export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; s
           ' Boiled once is still not free for a kidney that must be careful.'}
       </p>
     </section>
+  )
+}
+
+/** What stays, against what is really eaten: nobody eats a plateful of it raw. */
+function AsMuchAsRaw({ losses, portion_g }: { losses: readonly Loss[]; portion_g: number }) {
+  const parts = losses.flatMap(({ what, asRaw_g, kept }) =>
+    asRaw_g === undefined || what === 'the green' || kept.high < HARDLY_ANY
+      ? []
+      : [`${what} as ${formatMass(asRaw_g.usual)} eaten raw (${formatMassRange(asRaw_g)})`],
+  )
+  if (parts.length === 0) return null
+  return (
+    <p>
+      What counts is what is eaten: a cooked portion of {formatMass(portion_g)} still gives as much {formatList(parts)}.{' '}
+      Who eats less of it raw gets more out of the pot.
+    </p>
   )
 }
 

@@ -5,6 +5,7 @@ import {
   lotUse,
   plainWords,
   planWork,
+  stepNotes,
   type JudgeContext,
   type LotState,
 } from '@ellop/core'
@@ -47,6 +48,11 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
               {step.check !== undefined && figuresOf(step).length > 0 && (
                 <p>Look for: {inUnits(step.check.replace(/\.$/, ''))}.</p>
               )}
+              {stepNotes(plan.steps, index).map((note) => (
+                <p key={note} className="step-note">
+                  {inUnits(note)}
+                </p>
+              ))}
             </li>
           ))}
         </ol>

@@ -4,6 +4,7 @@ import {
   plainWords,
   waterVerdict,
   type JudgeContext,
+  type Kit,
   type LotState,
   type PlannedStep,
 } from '@ellop/core'
@@ -49,12 +50,19 @@ export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContex
   )
 }
 
-/** The figures of a planned step, each kept together with its unit; its sign where it has none. */
-/** The figures of a step; none where only its sign says what it is. */
+const OUTDOORS: Readonly<Partial<Record<Kit, string>>> = {
+  embers: 'in the embers',
+  'hot-stone': 'on a hot stone',
+  pit: 'in a pit',
+}
+
+/** The figures of a step, each kept together with its unit; none where only its sign says what it is. */
 export function figuresOf(step: PlannedStep): readonly string[] {
   const { loads } = step
   return [
     ...(loads === undefined ? [] : [`${loads.count} × ${formatMass(loads.load_g)}`]),
+    ...(step.on === undefined || OUTDOORS[step.on] === undefined ? [] : [OUTDOORS[step.on] ?? '']),
+    ...(step.atATime_g === undefined ? [] : [`cut ${formatMass(step.atATime_g)} at a time`]),
     ...(step.cutTo_mm === undefined ? [] : [`pieces up to ${step.cutTo_mm} mm thick`]),
     ...(step.minutes === undefined ? [] : [formatSpan(step.minutes)]),
     ...(step.temp_C === undefined ? [] : [formatTemp(step.temp_C)]),

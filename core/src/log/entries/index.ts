@@ -3,9 +3,11 @@ import type { LotState } from '../../lot/lotState'
 import type { Instant } from '../../quantity/instant'
 import type { LotId } from '../entry'
 import { bathChanged, type BathChanged } from './bathChanged'
+import { claimNoted, type ClaimNoted } from './claimNoted'
 import { certainAttested, type CertainAttested } from './certainAttested'
 import { eaterNoted, type EaterNoted } from './eaterNoted'
 import { feltIll, type FeltIll } from './feltIll'
+import { figureNoted, type FigureNoted } from './figureNoted'
 import { foodTurned, type FoodTurned } from './foodTurned'
 import { gaveBack, type GaveBack } from './gaveBack'
 import { groundNoted, type GroundNoted } from './groundNoted'
@@ -20,6 +22,7 @@ import { packed, type Packed } from './packed'
 import { patchTurned, type PatchTurned } from './patchTurned'
 import { plantMet, type PlantMet } from './plantMet'
 import { plantRecorded, type PlantRecorded } from './plantRecorded'
+import { plantsScored, type PlantsScored } from './plantsScored'
 import { readingTaken, type ReadingTaken } from './readingTaken'
 import type { Redated } from './redated'
 import { revived, type Revived } from './revived'
@@ -35,9 +38,11 @@ import { strayReported, type StrayReported } from './strayReported'
 import { straysSorted, type StraysSorted } from './straysSorted'
 import { stopNoted, type StopNoted } from './stopNoted'
 import type { Struck } from './struck'
+import { tableNoted, type TableNoted } from './tableNoted'
 import { tasted, type Tasted } from './tasted'
 import { tellSeen, type TellSeen } from './tellSeen'
 import { thrownAway, type ThrownAway } from './thrownAway'
+import { trialSet, type TrialSet } from './trialSet'
 import { wayChosen, type WayChosen } from './wayChosen'
 import { weighed, type Weighed } from './weighed'
 import { weighedIn, type WeighedIn } from './weighedIn'
@@ -45,12 +50,13 @@ import { weighedIn, type WeighedIn } from './weighedIn'
 /** Entries about the whole household: folded in one shard. */
 export type HouseEntry =
   | KitchenSet | GroundNoted | EaterNoted | PlantMet | PlantRecorded | OutingPlanned | GaveBack | StandSetAside | StopNoted | PatchTurned | FoodTurned | FeltIll
-  | NumbersNoted | InstrumentSetRight // prettier-ignore
+  | NumbersNoted | InstrumentSetRight | TrialSet | FigureNoted | ClaimNoted // prettier-ignore
 
 /** Entries about one lot: each lot is a shard of its own. */
 export type LotEntry =
   | WeighedIn | TellSeen | CertainAttested | StrayReported | StraysSorted | StandCounted | Snapped | Sorted | WayChosen | StepBegun
-  | Revived | StepDone | BathChanged | ReadingTaken | IngredientAdded | Weighed | Tasted | Packed | Served | ThrownAway // prettier-ignore
+  | Revived | StepDone | BathChanged | ReadingTaken | IngredientAdded | Weighed | Tasted | Packed | Served | ThrownAway
+  | PlantsScored | TableNoted // prettier-ignore
 
 /** Entries that pass mass from lots to lots: the lots they touch are one family, folded together. */
 export type LineageEntry = Split | Joined | Opened
@@ -73,6 +79,9 @@ const HOUSE_DEFS = {
   'felt-ill': feltIll,
   'numbers-noted': numbersNoted,
   'instrument-set-right': instrumentSetRight,
+  'trial-set': trialSet,
+  'figure-noted': figureNoted,
+  'claim-noted': claimNoted,
 }
 
 const LOT_DEFS = {
@@ -83,6 +92,7 @@ const LOT_DEFS = {
   'strays-sorted': straysSorted,
   'stand-counted': standCounted,
   snapped,
+  'plants-scored': plantsScored,
   revived,
   sorted,
   'way-chosen': wayChosen,
@@ -95,6 +105,7 @@ const LOT_DEFS = {
   tasted,
   packed,
   served,
+  'table-noted': tableNoted,
   'thrown-away': thrownAway,
 }
 
