@@ -1,5 +1,6 @@
 import type { Entry, GroundNote, Instant, Saying, Stage } from '@ellop/core'
 import { CLEAN } from './ground'
+import { lastSpring, readInTables } from './lastSpring'
 import { otherPlantsLastAutumn, otherPlantsThisSpring } from './otherPlants'
 import { makePen, minute, type Pen } from './pen'
 import { lookAtTells } from './tells'
@@ -18,9 +19,11 @@ export function makeDemoBook(): readonly Entry[] {
   household(pen)
   meetings(pen)
   firstTastes(pen)
+  lastSpring(pen)
   lastAutumn(pen)
   otherPlantsLastAutumn(pen)
   lastTea(pen)
+  readInTables(pen)
   yesterdayEvening(pen)
   thisMorning(pen)
   otherPlantsThisSpring(pen)

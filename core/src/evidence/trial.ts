@@ -1,14 +1,15 @@
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
 import type { Protocol, Use } from '../flora/taxon'
-import { plainWords, type Part, type Stage } from '../flora/vocabulary'
+import type { Part, Stage } from '../flora/vocabulary'
 import type { EaterId, LotId, PatchId } from '../log/entry'
 import type { TrialArm } from '../log/entries/trialSet'
 import type { BookState } from '../log/fold'
 import { strandsOf, type LotState, type TasteFact } from '../lot/lotState'
 import { opNoun } from '../lot/opNoun'
 import { chance } from '../quantity/chance'
-import { formatCount, formatList, formatSpan, withCapital } from '../quantity/format'
+import { formatCount, formatList, formatSpan } from '../quantity/format'
 import type { Instant } from '../quantity/instant'
+import { notForTongue, notLeftOut } from '../treatment/tongue'
 
 export interface TrialFact {
   readonly id: string
@@ -21,16 +22,12 @@ export interface TrialFact {
   readonly arms: readonly TrialArm[]
 }
 
-/** Of what hurts or hinders, what a tongue can judge. */
-const CHEWED: readonly string[] = ['fibre', 'mucilage']
-
 /**
- * Why a step is not tried with less of it (REC-5); undefined where only the tongue has a say. Barred wherever the step is critical, has
- * a limit, or is not on record as standing against taste or texture alone, in a school that only keeps the food, and in one that is
- * contested or advised against: there a bland bowl proves nothing.
+ * Why a step is not tried with less of it (REC-5); undefined where only the tongue has a say. Barred as well in a school that only keeps
+ * the food, and in one that is contested or advised against: there a bland bowl proves nothing.
  */
 export function trialBarred(
-  { hazards }: Pick<Use, 'hazards'>,
+  use: Pick<Use, 'hazards'>,
   { standing, steps, storeOnly }: Protocol,
   at: number,
 ): string | undefined {
@@ -38,17 +35,8 @@ export function trialBarred(
   if (step === undefined) return 'There is no such step in this school.'
   if (standing === 'contested' || standing === 'not-advised')
     return 'This school is contested or advised against: nothing of it is tried here.'
-  if (step.critical || step.limit !== undefined)
-    return `${withCapital(opNoun(step.op))} is critical here, whatever it tastes of: it is not tried with less.`
-  const grave = step.control.filter((id) => {
-    const kind = hazards.find((hazard) => hazard.id === id)?.kind
-    return kind !== 'palate' && !CHEWED.includes(id)
-  })
-  if (grave.length > 0)
-    return `${withCapital(opNoun(step.op))} stands against ${formatList(grave.map(plainWords))}, and no tongue can tell whether that is gone.`
-  if (step.control.length === 0 || step.minutes === undefined || storeOnly === true)
-    return `${withCapital(opNoun(step.op))} is not on record here as a step for the tongue: it is not tried with less.`
-  return undefined
+  if (storeOnly === true) return 'This way only keeps the food: nothing of it is tried with less.'
+  return notForTongue(use, step)
 }
 
 /** Bowls of a trial: fewer are no comparison, more tire the tongue. */
@@ -251,6 +239,8 @@ export function trialFault(
   const barred = trialBarred(use, protocol, trial.step)
   if (barred !== undefined) return fault('step', barred)
   const { arms } = trial
+  const kept = arms.some(({ minutes }) => minutes === 0) ? notLeftOut(use, protocol, trial.step) : undefined
+  if (kept !== undefined) return fault('arms', kept)
   if (arms.length < ARMS.least || arms.length > ARMS.most)
     return fault('arms', `A trial takes ${ARMS.least} to ${ARMS.most} bowls.`)
   if (new Set(arms.map(({ lot }) => lot)).size < arms.length) return fault('arms', 'Each bowl is a lot of its own: split the picking first.') // prettier-ignore

@@ -40,6 +40,12 @@ const nullable = (schema: Joi.Schema) => schema.allow(null)
 const distance_m = () => nullable(Joi.number().min(0).max(100_000))
 const mayOrNot = () => Joi.string().valid('allowed', 'forbidden')
 
+const wash = () =>
+  strictObject({
+    water: Joi.string().valid('safe', 'germs', 'chemicals'),
+    changes: Joi.number().integer().min(1).max(20),
+  })
+
 /** The shape of each entry, held at the edges: forms, import, restore. */
 const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
   'kitchen-set': {
@@ -326,14 +332,15 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     kept_g: mass_g(),
     trimmed_g: massOrNone_g(),
     trimmedTo: text(),
-    wash: nullable(
-      strictObject({
-        water: Joi.string().valid('safe', 'germs', 'chemicals'),
-        changes: Joi.number().integer().min(1).max(20),
-      }),
-    ),
+    wash: nullable(wash()),
   },
-  'way-chosen': { ...LOT, protocol: text(), goal: goal() },
+  washed: { ...LOT, wash: wash() },
+  'way-chosen': {
+    ...LOT,
+    protocol: text(),
+    goal: goal(),
+    without: Joi.array().items(count()).unique().max(20).optional(),
+  },
   'step-begun': { ...LOT, protocol: text(), step: count(), load: count().min(1), mass_g: mass_g() },
   'step-done': {
     ...LOT,

@@ -168,6 +168,8 @@ const TOLD: readonly (readonly [Saying, string])[] = [
     { type: 'stand-set-aside', patch: 'none', taxon: 'Urtica dioica', shares: {} },
     'nettle at none shared out: for anything.',
   ],
+  [{ type: 'washed', lot, wash: { water: 'safe', changes: 2 } }, 'Washed in safe water, 2 changes.'],
+  [{ type: 'washed', lot, wash: { water: 'germs', changes: 1 } }, 'Washed in water with germs, 1 change.'],
   [{ type: 'snapped', lot, tips: [{ length_cm: 12 }, { length_cm: 14.5 }] }, '2 tips snapped at 12 cm and 14.5 cm.'],
   [
     {

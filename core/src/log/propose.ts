@@ -22,6 +22,7 @@ import { isLineageEntry, isLotEntry, type Entry, type HouseEntry, type LineageEn
 import { asDated, isAmendment } from './amendments'
 import { figureFault } from '../evidence/figures'
 import { trialFault } from '../evidence/trial'
+import { notLeftOut } from '../treatment/tongue'
 import { plantKey } from '../take/alongStand'
 import type { ClaimNoted } from './entries/claimNoted'
 import type { PlantsScored } from './entries/plantsScored'
@@ -38,6 +39,7 @@ import type { Served } from './entries/served'
 import { countsNowhere } from './entries/readingTaken'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
+import type { WayChosen } from './entries/wayChosen'
 import type { WeighedAfter } from './entries/weighed'
 import { addEntries, type BookLog } from './fold'
 
@@ -402,8 +404,13 @@ function checkLotEntry(
       return entry.wildlifeOn > entry.stems ? no('wildlifeOn', 'More stems with wildlife than stems.') : OK
     case 'sorted':
       return checkSorted(entry, lot, context)
+    case 'washed':
+      if (lot.sorted === null) return no('lot', 'Sort it first: washing is noted with it.')
+      return lot.sorted.wash === null
+        ? OK
+        : no('lot', 'It is noted as washed already. Strike that out to note it anew.')
     case 'way-chosen':
-      return checkWay(entry.protocol, entry.goal, lot, context)
+      return checkWay(entry, lot, context)
     case 'step-begun':
       return checkStepBegun(entry, lot, context)
     case 'step-done':
@@ -569,14 +576,23 @@ function wayFor(entry: BathChanged | StepBegun, lot: LotState, context: JudgeCon
     : no('protocol', `The way chosen for this lot is “${way.protocol.name}”.`)
 }
 
-function checkWay(name: string, goal: string, lot: LotState, { catalogue }: JudgeContext): Proposal {
+function checkWay(
+  { protocol: name, goal, without = [] }: WayChosen,
+  lot: LotState,
+  { catalogue }: JudgeContext,
+): Proposal {
   const use = lotUse(lot, catalogue)
   const protocol = use?.protocols.find((each) => each.name === name)
   if (protocol === undefined) return no('protocol', `No way called “${name}” is on record for this.`)
   if (!protocol.goals.some((each) => each === goal)) return no('goal', `“${name}” is not a way to ${plainWords(goal)}.`)
   const kept = use?.protocols.find((each) => each.name === lot.way?.protocol)?.storeOnly === true
   const begun = lot.runs.length > 0 || lot.baths.length > 0
-  return begun && !kept ? no('lot', 'The treatment has begun; its way cannot be changed now.') : OK
+  const stays = lot.way?.protocol === name && lot.way.goal === goal
+  for (const at of without) {
+    const why = use === undefined ? undefined : notLeftOut(use, protocol, at)
+    if (why !== undefined) return no('without', why)
+  }
+  return begun && !kept && !stays ? no('lot', 'The treatment has begun; its way cannot be changed now.') : OK
 }
 
 function checkStepBegun(entry: StepBegun, lot: LotState, context: JudgeContext): Proposal {

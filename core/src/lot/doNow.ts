@@ -1,5 +1,5 @@
 import { nameInText, findTaxon, requireTaxon } from '../flora/catalogue'
-import type { Protocol, Step, Use } from '../flora/taxon'
+import type { Goal, Protocol, Step, Use } from '../flora/taxon'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { identityGate } from '../gates/identity'
 import { carriedOver } from '../identity/carriedOver'
@@ -14,8 +14,10 @@ import { kitchenAt } from '../log/houseState'
 import { formatCount, formatList, formatMass, formatSpan } from '../quantity/format'
 import { fromMs, MINUTE_ms, toMs, type Instant } from '../quantity/instant'
 import { limitHere } from '../treatment/limit'
-import { lotUse } from '../treatment/batchUse'
+import { KEEP_OPS, lotUse, SORT_OPS } from '../treatment/batchUse'
+import { hazardLedger } from '../treatment/ledger'
 import { isTreating, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
+import { isLeftOut, notForTongue } from '../treatment/tongue'
 import { firstShut, gateViews, isUsedUp, type GateView } from './gateView'
 import { asLastTime, type AsLastTime } from './asLastTime'
 import { kinOf } from './kin'
@@ -43,6 +45,7 @@ export type NowAct =
   | { readonly kind: 'ask-ground' }
   | { readonly kind: 'count-stand' }
   | { readonly kind: 'sort' }
+  | { readonly kind: 'wash' }
   | BeginLoad
   | { readonly kind: 'pack-for-later'; readonly due: BeginLoad }
   | {
@@ -130,7 +133,11 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
       }
     case 'makeSafe':
       return { ...treatNext(lot, context), by: runningEnd(lot, context) ?? standsUntil(lot, context) ?? by }
-    case 'palate':
+    case 'palate': {
+      // The way has a step for the tongue: it comes before the tongue is asked.
+      const tongue = currentStep(lot, context)
+      if (tongue !== undefined && notForTongue(tongue.use, tongue.step) === undefined)
+        return { ...treatNext(lot, context), by: runningEnd(lot, context) ?? by }
       return weighingDue(lot)
         ? {
             act: { kind: 'weigh', after: storedAs(lot, context) === 'dried' ? 'drying' : 'cooking' },
@@ -146,6 +153,7 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
             by: standsUntil(lot, context),
             otherwise: 'It cannot be served.',
           }
+    }
     default:
       return {
         act: { kind: 'serve-or-pack' },
@@ -294,13 +302,24 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       detail: 'So far it was only kept. It is not yet food.',
       otherwise: 'It stays NOT YET FOOD.',
     }
+  const dirt = use === undefined ? [] : unwashed(lot, use, context)
+  if (dirt.length > 0)
+    return {
+      act: { kind: 'wash' },
+      title: 'Wash it first',
+      detail: dirt.join(' '),
+      otherwise: 'It stays as it is: nothing else in this way answers that.',
+    }
   const current = currentStep(lot, context)
   // Of a batch whose ways differ from those of its parts.
   if (current === undefined && use !== undefined && use.protocols.length > 0)
     return {
       act: { kind: 'choose-way' },
-      title: 'Choose a way for all of it',
-      detail: 'What went into it was not safe yet, and no way that makes it so was chosen for the batch.',
+      title: lot.joined.length > 0 ? 'Choose a way for all of it' : 'Choose another way',
+      detail:
+        lot.joined.length > 0
+          ? 'What went into it was not safe yet, and no way that makes it so was chosen for the batch.'
+          : 'As it was washed, nothing in this way answers what still stands.',
       otherwise: 'It stays as it is until then.',
     }
   if (current === undefined)
@@ -330,8 +349,21 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
     detail: `${formatMass(toCover_g - covered_g)} still to go. ${limitText}.`,
     otherwise: isStoreDrying(step, lot)
       ? 'Wet meal sours within a day.'
-      : 'Until all of it has gone through, none of it is food.',
+      : notForTongue(current.use, step) === undefined
+        ? `It is for the taste alone (${formatList(step.control.map(plainWords))}).`
+        : 'Until all of it has gone through, none of it is food.',
   }
+}
+
+/** What still stands that only washing answers, of a lot that was sorted dry; nothing once water was on it. */
+function unwashed(lot: LotState, use: Use, { book: { house }, catalogue, now }: JudgeContext): readonly string[] {
+  const protocol = protocolOf(lot, use)
+  if (protocol === undefined || lot.sorted === null || lot.sorted.wash !== null || lot.joined.length > 0) return []
+  const byWater = protocol.steps.filter(({ op }) => op === 'wash' || op === 'rinse').flatMap(({ control }) => control)
+  const byOther = protocol.steps.filter(({ op }) => !SORT_OPS.includes(op)).flatMap(({ control }) => control)
+  return hazardLedger(lot, use, protocol, { house, catalogue, now })
+    .filter(({ state, hazard }) => state === 'due' && byWater.includes(hazard) && !byOther.includes(hazard))
+    .map(({ text }) => text)
 }
 
 function beginLoad(lot: LotState, { index, covered_g, toCover_g }: StepProgress): BeginLoad {
@@ -377,6 +409,35 @@ function isStoreDrying(step: Step, lot: LotState): boolean {
   return !step.critical && step.limit?.measure === 'dried-to' && step.onlyFor?.includes(lot.way?.goal ?? 'eat') === true
 }
 
+/** A step that is not critical by itself, and is all that the way has against a hazard that still stands. */
+function isAnswering({ op, control, onlyFor }: Step, goal: Goal, unanswered: () => readonly string[]): boolean {
+  return (
+    control.length > 0 &&
+    !SORT_OPS.includes(op) &&
+    !KEEP_OPS.includes(op) &&
+    (onlyFor?.includes(goal) ?? true) &&
+    control.some((hazard) => unanswered().includes(hazard))
+  )
+}
+
+/** Worked out when it is first wanted. */
+function onceAsked<T>(work: () => T): () => T {
+  let told: { readonly of: T } | undefined
+  return () => (told ??= { of: work() }).of
+}
+
+/** A step for the tongue that is not done yet and is not behind it: the way has it, and the cook may drop it. */
+function isTongueDue({ step, index }: StepProgress, lot: LotState, use: Use, protocol: Protocol): boolean {
+  return (
+    notForTongue(use, step) === undefined &&
+    (step.onlyFor?.includes(lot.way?.goal ?? 'eat') ?? true) &&
+    lot.joined.length === 0 &&
+    lot.asPack === null &&
+    !lot.runs.some((run) => run.protocol === protocol.name && run.step > index) &&
+    !lot.tastes.some(({ crumb, accepts }) => !crumb && accepts)
+  )
+}
+
 export interface CurrentStep {
   readonly progress: StepProgress
   readonly step: Step
@@ -394,8 +455,20 @@ export function currentStep(lot: LotState, context: JudgeContext): CurrentStep |
   const protocol = use === undefined ? undefined : protocolOf(lot, use)
   if (use === undefined || protocol === undefined) return undefined
   const { steps } = treatmentProgress(lot, protocol, use, context.book.house)
+  const goal = lot.way?.goal ?? 'eat'
+  const { house } = context.book
+  const unanswered = onceAsked(() =>
+    hazardLedger(lot, use, protocol, { house, catalogue: context.catalogue, now: context.now })
+      .filter(({ state }) => state === 'due')
+      .map(({ hazard }) => hazard),
+  )
   const progress = steps.find(
-    ({ step, met }) => !met && (isTreating(step, lot.way?.goal ?? 'eat') || isStoreDrying(step, lot)),
+    (each) =>
+      !each.met &&
+      (isTreating(each.step, goal) ||
+        isStoreDrying(each.step, lot) ||
+        (!isLeftOut(lot, protocol.name, each.index, house) &&
+          (isTongueDue(each, lot, use, protocol) || isAnswering(each.step, goal, unanswered)))),
   )
   if (progress === undefined) return undefined
   const drying = steps.find(({ step }) => isStoreDrying(step, lot))

@@ -117,6 +117,32 @@ describe('the one thing to do now', () => {
     expect(next(pen)).toMatchObject({ act: { kind: 'done' }, by: null })
     expect(firstShut(gateViews(pen.lot(), pen.context))?.gate).toBe('plate')
   })
+  it('asks for the washing that a way wants, once, and for another way where open water was used', () => {
+    const dry = bringIn(household(new Pen()), { wash: null })
+    const act = (pen: Pen) => doNow(pen.lot(), pen.context)
+    // A nettle's way has nothing but the washing against grit; its boil comes after it.
+    expect(act(dry)).toMatchObject({ act: { kind: 'wash' }, title: 'Wash it first', detail: /^Grit: / })
+    const { proposal } = dry.copy().try({ type: 'washed', lot: 'none', wash: { water: 'safe', changes: 1 } })
+    expect(proposal.ok).toBe(false)
+    dry.write({ type: 'washed', lot: 'A', wash: { water: 'safe', changes: 1 } })
+    expect(act(dry).act.kind).toBe('begin-load')
+    expect(dry.try({ type: 'washed', lot: 'A', wash: { water: 'safe', changes: 1 } }).proposal).toMatchObject({ ok: false, field: 'lot' }) // prettier-ignore
+    const unsorted = household(new Pen())
+    weighIn(unsorted)
+    expect(unsorted.try({ type: 'washed', lot: 'A', wash: { water: 'safe', changes: 1 } }).proposal.ok).toBe(false)
+    // Grit leaves in open water too; the germs of the water end in the boil, and raw they do not.
+    const open = bringIn(household(new Pen()), { wash: { water: 'germs', changes: 2 } })
+    load(open, 900)
+    expect(act(open).act.kind).toBe('weigh')
+    const raw = bringIn(household(new Pen()), { wash: { water: 'germs', changes: 2 } })
+    raw.write({ type: 'way-chosen', lot: 'A', protocol: 'raw, crushed or blended', goal: 'eat-raw' })
+    for (const step of [2]) {
+      const begun = raw.write({ type: 'step-begun', lot: 'A', protocol: 'raw, crushed or blended', step, load: 1, mass_g: 900 }) // prettier-ignore
+      raw.wait(3)
+      raw.write({ type: 'step-done', lot: 'A', begun: begun.id, outcome: 'done', minutes: 3, temp_C: null, backToBoil_s: null, driedTo_g: null, checked: true, water: null }) // prettier-ignore
+    }
+    expect(act(raw)).toMatchObject({ title: 'Choose another way', detail: 'As it was washed, nothing in this way answers what still stands.' }) // prettier-ignore
+  })
   it('stops where a gate is closed, and where what would settle it cannot be seen any more', () => {
     const wrong = opened()
     weighIn(wrong)

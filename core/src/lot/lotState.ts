@@ -30,7 +30,13 @@ export interface LotState {
   readonly scores: readonly ScoreFact[]
   readonly revived: RevivedFact | null
   readonly sorted: SortFact | null
-  readonly way: { readonly protocol: string; readonly goal: Goal; readonly at: Instant } | null
+  readonly way: {
+    readonly protocol: string
+    readonly goal: Goal
+    readonly at: Instant
+    /** Steps for the tongue that were left out, by their place. */
+    readonly without?: readonly number[]
+  } | null
   readonly runs: readonly StepRun[]
   readonly baths: readonly BathFact[]
   readonly readings: readonly ReadingFact[]

@@ -5,7 +5,8 @@ import { CATALOGUE } from '../flora/records'
 import type { PlantScore } from '../lot/lotState'
 import { household, Pen } from '../test/pen'
 import { tellsToSee } from '../identity/tellsToSee'
-import { rankStand, shareByRank, type RankedPlant } from './alongStand'
+import { fairShare } from './share'
+import { alongStand, rankStand, shareByRank, type RankedPlant } from './alongStand'
 
 const LIME = requireTaxon(CATALOGUE, 'Tilia cordata')
 const WHERE = { patch: 'wall', taxon: LIME, part: 'leaf' } as const
@@ -95,5 +96,18 @@ describe('along the stand', () => {
         if (shared.length < may.length) expect(total).toBe(Math.max(0, left))
       }),
     ) // prettier-ignore
+  })
+  it('goes by the last count of the stand: what was cut has drawn on it, and nobody counted is nobody’s share', () => {
+    const pen = stand()
+    picked(pen, 'A')
+    score(pen, 'A', { plant: 'oak side', liking: 9, gives: 400 }, { plant: 'gate', liking: 8, gives: 1000 })
+    expect(alongStand(WHERE, pen.context)).toMatchObject({ shared: undefined, ranked: [{ plant: 'oak side' }, { plant: 'gate' }] }) // prettier-ignore
+    pen.force({ type: 'stand-counted', lot: 'A', stems: 2000, taken: 100, wildlifeLooked: true, wildlifeOn: 0, othersPick: false, school: null }) // prettier-ignore
+    pen.wait(60)
+    const { shared } = alongStand(WHERE, pen.context)
+    const share = fairShare({ taxon: LIME, part: 'leaf', stand: { pieces: 2000 }, wildlifeOn: 0, othersPick: false, clone: false }) // prettier-ignore
+    expect(shared?.left).toBe(share.pieces - 100)
+    const mayGive = Math.floor((400 * share.pieces) / 2000)
+    expect(shared?.by).toEqual([{ plant: 'oak side', pieces: mayGive }, { plant: 'gate', pieces: Math.min(share.pieces - 100 - mayGive, Math.floor((1000 * share.pieces) / 2000)) }]) // prettier-ignore
   })
 })

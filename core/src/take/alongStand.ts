@@ -5,6 +5,7 @@ import type { PatchId } from '../log/entry'
 import type { JudgeContext } from '../gates/verdict'
 import type { ScoreFact } from '../lot/lotState'
 import { addDays, type Instant } from '../quantity/instant'
+import { allowanceFor } from './rest'
 
 /** One plant of a stand, by all that was ever bitten of it. */
 export interface RankedPlant {
@@ -98,4 +99,40 @@ export function shareByRank(
     spare -= pieces
     return pieces === 0 ? [] : [{ plant, pieces }]
   })
+}
+
+export interface AlongStand {
+  readonly ranked: readonly RankedPlant[]
+  /** What the stand still allows, shared out by rank; undefined where nobody counted it. */
+  readonly shared: { readonly left: number; readonly by: ReturnType<typeof shareByRank> } | undefined
+}
+
+/** The plants of a stand by rank, and what it still allows shared out among them, as it was last counted there. */
+export function alongStand(
+  where: { readonly patch: PatchId; readonly taxon: Taxon; readonly part: Part },
+  context: JudgeContext,
+): AlongStand {
+  const { book, catalogue, now } = context
+  const ranked = rankStand(where, context)
+  const counted = [...book.lots.values()]
+    .filter(
+      ({ weighedIn, stand }) =>
+        stand !== null &&
+        stand.at <= now &&
+        weighedIn?.patch === where.patch &&
+        weighedIn.part === where.part &&
+        findTaxon(catalogue, weighedIn.taxon) === where.taxon,
+    )
+    .flatMap(({ stand }) => stand ?? [])
+    .toSorted((a, b) => (a.at < b.at ? -1 : 1))
+    .at(-1)
+  if (counted === undefined) return { ranked, shared: undefined }
+  const stems = Math.max(0, counted.stems - counted.taken)
+  const { left, before, share } = allowanceFor(
+    { lot: null, ...where, at: now, byOthers: 0 },
+    { ...counted, stems },
+    { lots: book.lots, house: book.house, catalogue },
+  )
+  const stood = stems + before
+  return { ranked, shared: { left, by: shareByRank(ranked, left, stood === 0 ? 0 : share.pieces / stood) } }
 }

@@ -142,7 +142,15 @@ export function tell(pen: Pen, character: string, state: string, lot = 'A'): voi
 }
 
 /** From weighing in to a sorted lot with every gate before Make safe open. */
-export function bringIn(pen: Pen, { picked_g = 1240, kept_g = 900, lot = 'A' } = {}): Pen {
+export function bringIn(
+  pen: Pen,
+  {
+    picked_g = 1240,
+    kept_g = 900,
+    lot = 'A',
+    wash = { water: 'safe', changes: 2 },
+  }: { picked_g?: number; kept_g?: number; lot?: string; wash?: Saying<'sorted'>['wash'] } = {},
+): Pen {
   weighIn(pen, picked_g, lot)
   for (const [character, state] of FITTING_TELLS) tell(pen, character, state, lot)
   pen.write({ type: 'certain-attested', lot })
@@ -163,7 +171,7 @@ export function bringIn(pen: Pen, { picked_g = 1240, kept_g = 900, lot = 'A' } =
     kept_g,
     trimmed_g: picked_g - kept_g - 20,
     trimmedTo: 'stock',
-    wash: { water: 'safe', changes: 2 },
+    wash,
   })
   return pen
 }

@@ -457,13 +457,19 @@ function safeByRecord({ use, goal }: Case, protocol: Protocol, done: Done): stri
     const against = wanted.filter(({ step }) => step.control.includes(hazard.id))
     const gone = ({ step, index }: (typeof against)[number]) =>
       SORTED.includes(step.op)
-        ? !['wash', 'rinse'].includes(step.op) || done.washedIn === 'safe'
+        ? !['wash', 'rinse'].includes(step.op) || done.washedIn === 'safe' || hazard.kind === 'mechanical'
         : through(index) &&
           (hazard.kind !== 'toxic' ||
             ENDED.includes(hazard.id) ||
             step.limit?.measure === 'baths' ||
             done.steps.get(index)?.waterKept !== true)
     const critical = against.filter(({ step }) => step.critical)
+    // Bitter, tough or slimy is for the tongue to say, once what is only eaten cooked was cooked.
+    const tasted = hazard.kind === 'palate' || hazard.id === 'fibre' || hazard.id === 'mucilage'
+    const cooked = wanted.some(
+      ({ step, index }) => HEARTH.some(([ops]) => ops.test(step.op)) && (step.critical || through(index)),
+    )
+    if (tasted && against.length > 0 && critical.length === 0 && (use.verdict === 'raw-ok' || cooked)) continue
     if (critical.length > 0 ? !critical.every(gone) : !against.some(gone)) return `${hazard.id} is not answered`
   }
   return undefined

@@ -106,7 +106,21 @@ describe('the hazards of a lot', () => {
     expect(state(stopped, { id: 'saponin' })?.[0]).toBe('answered')
     expect(state(blanched(), { id: 'nothing-controls-it' })?.[0]).toBe('due')
     // Where no critical step controls it any one of them will do.
-    expect(state(sorted(), { id: 'bitter', kind: 'palate' })?.[0]).toBe('due')
+    expect(state(sorted(), { id: 'bitter' })?.[0]).toBe('due')
+    // Bitter or tough is left to the tongue once a critical step cooks it, and raw where it may be eaten raw; never where nothing does.
+    for (const more of [
+      { id: 'bitter', kind: 'palate' },
+      { id: 'bitter', kind: 'mechanical' },
+    ] as const)
+      expect(state(sorted(), more)?.[0]).toBe(more.kind === 'palate' ? 'at-palate' : 'due')
+    const bitter = (over: Partial<Use>, protocol: Protocol = BLANCH) =>
+      lines(sorted(), [hazard([control], { id: 'bitter', kind: 'palate' })], over, protocol)[0]?.slice(3)
+    const loose = (heat: 'simmer' | 'press'): Protocol => ({ ...BLANCH, steps: [{ op: 'chop', control: ['bitter'], critical: false }, { op: heat, control: [], critical: false }] }) // prettier-ignore
+    expect(bitter({})).toEqual(['at-palate', 'Bitter: Boil it. Not done: the tongue decides.'])
+    expect([bitter({}, loose('simmer'))?.[0], bitter({}, loose('press'))?.[0]]).toEqual(['due', 'due'])
+    expect(bitter({ verdict: 'raw-ok' }, loose('press'))?.[0]).toBe('at-palate')
+    expect(bitter({ verdict: 'raw-ok' }, { ...BLANCH, steps: [{ op: 'chop', control: [], critical: false }] })?.[0]).toBe('due') // prettier-ignore
+    expect(bitter({}, { ...BLANCH, steps: [{ op: 'boil', control: ['bitter'], critical: true }] })?.[0]).toBe('due')
     const chopped = sorted()
     const begun = chopped.write({ type: 'step-begun', lot: 'A', protocol: BLANCH.name, step: 3, load: 1, mass_g: 900 })
     const rest = { temp_C: null, backToBoil_s: null, driedTo_g: null, checked: true, water: null }
@@ -120,19 +134,24 @@ describe('the hazards of a lot', () => {
       ...{ patch: 'wall', mass_g: 900, pickedAt: unsorted.now },
     })
     const states = (pen: Pen) =>
-      ['strays', 'grit'].map((id) => lines(pen, [hazard([control], { id, kind: 'mechanical' })])[0]?.[3])
-    expect(states(unsorted)).toEqual(['due', 'due'])
-    expect(states(sorted())).toEqual(['answered', 'answered'])
-    for (const [wash, second] of [
-      [null, 'due'],
-      [{ water: 'germs', changes: 1 }, 'due'],
+      (['strays', 'grit', 'germs'] as const).map((id) => {
+        // The washing that stands against grit stands against germs as well, were the water fit.
+        const kind = id === 'germs' ? 'biological' : 'mechanical'
+        return lines(pen, [hazard([control], { id: id === 'germs' ? 'grit' : id, kind })])[0]?.[3]
+      })
+    expect(states(unsorted)).toEqual(['due', 'due', 'due'])
+    expect(states(sorted())).toEqual(['answered', 'answered', 'answered'])
+    for (const [wash, ...second] of [
+      [null, 'due', 'due'],
+      [{ water: 'germs', changes: 1 }, 'answered', 'due'],
+      [{ water: 'chemicals', changes: 1 }, 'due', 'due'],
     ] as const) {
       const pen = unsorted.copy()
       pen.wait(1).force({
         ...{ type: 'sorted', lot: 'A', stageSeen: 'young', kept_g: 900, trimmed_g: 0, trimmedTo: 'compost' },
         wash,
       })
-      expect(states(pen)).toEqual(['answered', second])
+      expect(states(pen)).toEqual(['answered', ...second])
     }
   })
   it('by the ground, an amount, a store or a person are told where they are answered', () => {

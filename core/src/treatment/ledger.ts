@@ -6,6 +6,7 @@ import { strandsOf, type LotState } from '../lot/lotState'
 import { SORT_OPS } from './batchUse'
 import { groundGerms, isHotThrough } from './groundGerms'
 import { treatmentProgress, type StepProgress } from './progress'
+import { isForTongue, isHeated } from './tongue'
 import { withCapital } from '../quantity/format'
 
 /** One hazard of the lot and how it stands. */
@@ -13,8 +14,8 @@ export interface LedgerLine {
   readonly hazard: string
   readonly kind: UseHazard['kind']
   readonly level: UseHazard['level']
-  /** answered; due: its control is still to be done; at-plate: by amount or person; at-store: by the Keep gate; refused: it has no answer. */
-  readonly state: 'answered' | 'due' | 'at-plate' | 'at-store' | 'refused'
+  /** answered; due: its control is still to be done; at-palate: left to the tongue; at-plate: by amount or person; at-store: by the Keep gate; refused: it has no answer. */
+  readonly state: 'answered' | 'due' | 'at-palate' | 'at-plate' | 'at-store' | 'refused'
   readonly text: string
 }
 
@@ -49,7 +50,7 @@ export function hazardLedger(
       hazard: hazard.id,
       kind: hazard.kind,
       level: hazard.level,
-      ...answer(hazard, lot, steps, house, protocol),
+      ...answer(hazard, { lot, use, steps, house, protocol }),
     })),
     ...germsLine(groundGerms(lot, surroundings), steps),
   ]
@@ -73,12 +74,23 @@ function germsLine(germs: readonly string[], steps: readonly StepProgress[]): re
   ]
 }
 
+/** What the answers to a hazard are held against. */
+interface Answering {
+  readonly lot: LotState
+  readonly use: Use
+  readonly steps: readonly StepProgress[]
+  readonly house: HouseState
+  readonly protocol: Protocol | undefined
+}
+
+/** Whether what is on record cooked only was cooked, or will be before it is food: a critical step is waited for elsewhere. */
+function isCooked({ verdict }: Use, steps: readonly StepProgress[]): boolean {
+  return verdict === 'raw-ok' || steps.some(({ step, met }) => isHeated(step.op) && (step.critical || met))
+}
+
 function answer(
   hazard: UseHazard,
-  lot: LotState,
-  steps: readonly StepProgress[],
-  house: HouseState,
-  protocol: Protocol | undefined,
+  { lot, use, steps, house, protocol }: Answering,
 ): Pick<LedgerLine, 'state' | 'text'> {
   const name = plainWords(hazard.id)
   const said = (text: string) => `${withCapital(name)}: ${text}`
@@ -106,8 +118,9 @@ function answer(
       critical.length > 0
         ? critical.every((progress) => controls(progress, hazard, lot))
         : own.some((progress) => controls(progress, hazard, lot))
-    return done
-      ? { state: 'answered', text: said(`${control.says} Done.`) }
+    if (done) return { state: 'answered', text: said(`${control.says} Done.`) }
+    return isForTongue(hazard) && own.length > 0 && critical.length === 0 && isCooked(use, steps)
+      ? { state: 'at-palate', text: said(`${control.says} Not done: the tongue decides.`) }
       : { state: 'due', text: said(control.says) }
   }
   if (ground !== undefined) return { state: 'due', text: said(ground.says) }
@@ -116,11 +129,16 @@ function answer(
   return { state: 'at-plate', text: said(hazard.answers.map(({ says }) => says).join(' ')) }
 }
 
+/** Grit leaves in any water; germs only in water that brings none. */
+function washesOff({ kind }: UseHazard, wash: NonNullable<LotState['sorted']>['wash']): boolean {
+  return wash !== null && (wash.water === 'safe' || (kind === 'mechanical' && wash.water === 'germs'))
+}
+
 /** Whether a step has taken this hazard out of the whole lot. What leaves with the water has left only if the water was thrown away. */
 function controls({ step, index, met, baths }: StepProgress, hazard: UseHazard, lot: LotState): boolean {
   if (SORT_OPS.includes(step.op)) {
     const sorted = strandsOf(lot).map((strand) => strand.lot.sorted)
-    return sorted.every((each) => each !== null && (!WASHING_OPS.includes(step.op) || each.wash?.water === 'safe'))
+    return sorted.every((each) => each !== null && (!WASHING_OPS.includes(step.op) || washesOff(hazard, each.wash)))
   }
   if (hazard.kind !== 'toxic' || baths !== undefined || ENDED_WITHOUT_WATER.includes(hazard.id)) return met
   return (

@@ -9,7 +9,7 @@ const GROUNDS: Readonly<Record<Claim['grounds'], string>> = {
 }
 
 /** Who says the numbers of a school: each independent source once, and this cook's own lots beside them. */
-export function WhoSaysSo({ evidence: { roots, independent, own } }: { evidence: SchoolEvidence }) {
+export function WhoSaysSo({ evidence: { roots, independent, own, awaited } }: { evidence: SchoolEvidence }) {
   return (
     <div className="who-says">
       <p>
@@ -29,6 +29,9 @@ export function WhoSaysSo({ evidence: { roots, independent, own } }: { evidence:
           </li>
         ))}
       </ul>
+      {awaited.length > 0 && (
+        <p className="soft">Awaited: {awaited.map(({ who, says }) => `${who} (${says})`).join('; ')}.</p>
+      )}
       <p className="own-trials">{trialWords(own)}</p>
     </div>
   )

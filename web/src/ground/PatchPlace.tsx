@@ -23,6 +23,7 @@ import { useJudgeContext } from '../book/bookStore'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { GateIcon } from '../drawing/GateMark'
+import { StandRanking } from '../take/AlongStand'
 import { SetAside, setAsideSays } from '../take/SetAside'
 import { GroundForm } from './GroundForm'
 import { Multiply } from './Multiply'
@@ -194,6 +195,9 @@ function PlantHere({ patch, plant, day }: { patch: string; plant: PatchPlant; da
           ))}
         </ul>
       )}
+      {grounds.map(({ part }) => (
+        <StandRanking key={part} patch={patch} taxon={taxon} part={part} />
+      ))}
       {grounds.length > 0 && <SetAside patch={patch} plant={plant} />}
     </li>
   )

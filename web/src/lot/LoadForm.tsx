@@ -1,8 +1,10 @@
 import {
   currentStep,
+  defaultGoal,
   loadsToGo,
   lotPlan,
   lotUse,
+  notLeftOut,
   opNoun,
   protocolOf,
   waterVerdict,
@@ -40,6 +42,18 @@ export function LoadForm({
   const [typed, setTyped] = useState<string>()
   if (use === undefined || protocol === undefined) return null
   const water = waterVerdict(lot, context, { protocol: protocol?.name, step: act.step })
+  const forTongue = notLeftOut(use, protocol, act.step) === undefined
+  const leaveOut = () =>
+    void write(
+      {
+        type: 'way-chosen',
+        lot: lot.id,
+        protocol: protocol.name,
+        goal: lot.way?.goal ?? defaultGoal(lot, context),
+        without: [...(lot.way?.without ?? []), act.step],
+      },
+      'Left out: the tongue decides',
+    )
   const boiling = currentStep(lot, context)?.step.limit?.measure === 'rolling-boil'
   const begin = () => {
     const read = readField(mass)
@@ -100,6 +114,11 @@ export function LoadForm({
         ) : (
           <Button type="primary" size="large" onClick={begin}>
             Begin the {opNoun(protocol.steps[act.step]?.op ?? 'step')}
+          </Button>
+        )}
+        {forTongue && (
+          <Button size="large" onClick={leaveOut}>
+            Leave it out, and taste
           </Button>
         )}
       </div>

@@ -14,6 +14,7 @@ import { StandForm } from './StandForm'
 import { StraysForm } from './StraysForm'
 import { TasteForm } from './TasteForm'
 import { WayChoice } from './WayChoice'
+import { WashForm } from './WashForm'
 import { WeighForm } from './WeighForm'
 import { inUnits } from '../units/units'
 
@@ -80,6 +81,8 @@ function ActForm({ lot, next, context }: ActProps) {
       return <StandForm lot={lot} context={context} />
     case 'sort':
       return <SortForm lot={lot} context={context} />
+    case 'wash':
+      return <WashForm lot={lot} />
     case 'begin-load':
       return <LoadForm lot={lot} context={context} act={act} />
     case 'see-step':

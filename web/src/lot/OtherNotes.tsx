@@ -23,6 +23,7 @@ import { Field, NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { ReadOff } from '../instruments/ReadOff'
+import { ScoreForm } from '../take/AlongStand'
 import { SnapForm } from '../take/SnapForm'
 import { NibbleForm } from './NibbleForm'
 import { PackForm } from './PackForm'
@@ -52,6 +53,7 @@ export function OtherNotes({ lot }: { lot: LotState }) {
       {rawUntil(lot, context) !== null && <Revive lot={lot} />}
       {isSnapped(lot) && <SnapForm lot={lot} />}
       {isAsPicked(lot, context.now) && lot.mass_g > 0 && <NibbleForm lot={lot} />}
+      {isAsPicked(lot, context.now) && lot.mass_g > 0 && <ScoreForm lot={lot} />}
       <Meeting lot={lot} />
       <section className="card">
         <h3>It has turned bad</h3>

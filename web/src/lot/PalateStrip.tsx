@@ -2,17 +2,19 @@ import type { PalateNote } from '@ellop/core'
 import { useId } from 'react'
 
 /** How each note is asked, and where on the tongue and in time to look for it. */
-export const NOTE_WORDS: Readonly<Record<PalateNote | 'aftertaste', { readonly ask: string; readonly look: string }>> =
-  {
-    bitter: { ask: 'How bitter', look: 'far back, after a moment' },
-    astringent: { ask: 'How much it dries the mouth', look: 'gums and cheeks, as strong tea does' },
-    acrid: { ask: 'How much it pricks', look: 'lips and throat; stop if it burns' },
-    sour: { ask: 'How sour', look: 'sides of the tongue' },
-    salt: { ask: 'How salt', look: 'at once' },
-    sweet: { ask: 'How sweet', look: 'at once, and last' },
-    resin: { ask: 'How resinous', look: 'through the nose' },
-    aftertaste: { ask: 'What lingers', look: 'half a minute later, the harsher of bitter and dry' },
-  }
+export const NOTE_WORDS: Readonly<
+  Record<PalateNote | 'aftertaste' | 'liking', { readonly ask: string; readonly look: string }>
+> = {
+  bitter: { ask: 'How bitter', look: 'far back, after a moment' },
+  astringent: { ask: 'How much it dries the mouth', look: 'gums and cheeks, as strong tea does' },
+  acrid: { ask: 'How much it pricks', look: 'lips and throat; stop if it burns' },
+  sour: { ask: 'How sour', look: 'sides of the tongue' },
+  salt: { ask: 'How salt', look: 'at once' },
+  sweet: { ask: 'How sweet', look: 'at once, and last' },
+  resin: { ask: 'How resinous', look: 'through the nose' },
+  liking: { ask: 'How good', look: 'as if you chose again' },
+  aftertaste: { ask: 'What lingers', look: 'half a minute later, the harsher of bitter and dry' },
+}
 
 const SCORES = Array.from({ length: 11 }, (_, score) => score)
 
@@ -22,7 +24,7 @@ export function PalateStrip({
   value,
   onChange,
 }: {
-  note: PalateNote | 'aftertaste'
+  note: PalateNote | 'aftertaste' | 'liking'
   value: number | undefined
   onChange: (value: number) => void
 }) {

@@ -18,6 +18,7 @@ import { Choice } from '../controls/Choice'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { Refusal } from '../controls/Refusal'
+import { WashChoice, washOf, type Washing } from './WashForm'
 
 const FIELDS = ['kept_g', 'trimmed_g', 'trimmedTo', 'stageSeen']
 
@@ -44,7 +45,7 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
   const open = places.flatMap(({ to: place, against }) => (against === undefined ? [place] : []))
   const [to, setTo] = useState<string>(open[0] ?? 'bin')
   const against = places.find(({ to: place }) => place === 'stock')?.against
-  const [wash, setWash] = useState('safe-2')
+  const [wash, setWash] = useState<Washing>('safe-2')
   const [faults, setFaults] = useState<{ kept?: string; trimmed?: string; coarse?: string }>({})
   const submit = async () => {
     const kept_g = readField(kept)
@@ -58,7 +59,6 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
     if (!('value' in kept_g) || !('value' in trimmed_g) || !('value' in coarse_g)) return
     if (coarse_g.value >= kept_g.value && coarse_g.value > 0)
       return setFaults({ coarse: 'give less than what goes on; if all of it is coarse, leave this empty' })
-    const [water, changes] = wash.split('-')
     const sorted = await write(
       {
         type: 'sorted',
@@ -67,7 +67,7 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
         kept_g: kept_g.value,
         trimmed_g: trimmed_g.value,
         trimmedTo: to,
-        wash: water === 'none' ? null : { water: water as 'safe' | 'germs' | 'chemicals', changes: Number(changes) },
+        wash: washOf(wash),
       },
       'Sorted',
     )
@@ -113,18 +113,7 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
         hint="May stay empty. It goes its own way: a longer pot, or broth."
         error={faults.coarse}
       />
-      <Choice
-        label="Washed"
-        value={wash}
-        onChange={setWash}
-        options={[
-          { value: 'safe-2', label: 'two waters' },
-          { value: 'safe-1', label: 'one' },
-          { value: 'none', label: 'shaken out only' },
-          { value: 'germs-2', label: 'open water' },
-          { value: 'chemicals-1', label: 'doubtful water' },
-        ]}
-      />
+      <WashChoice value={wash} onChange={setWash} mayStayDry />
       <div className="wide">
         <Choice
           label="It really is"

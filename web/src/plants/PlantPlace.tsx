@@ -1,6 +1,7 @@
 import {
   CHARACTERS,
   commonName,
+  dishesAtTable,
   findTaxon,
   formatCount,
   formatDay,
@@ -18,6 +19,7 @@ import {
   strandsOf,
   tellsToSee,
   wrapperVerdict,
+  type DishAtTable,
   type JudgeContext,
   type Protocol,
   type SchoolEvidence,
@@ -35,6 +37,8 @@ import { NotThere } from '../controls/NotThere'
 import { NeverLaxer, WhoSaysSo } from '../controls/WhoSaysSo'
 import { formatMass, inUnits } from '../units/units'
 import { MONTHS } from '../ground/words'
+import { ClaimForm } from './ClaimForm'
+import { Figures } from './Figures'
 
 const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
   'raw-ok': 'raw or cooked',
@@ -119,6 +123,7 @@ export default function PlantPlace() {
         </section>
       )}
       <OwnLog taxon={taxon} context={context} />
+      <Figures taxon={taxon} context={context} />
       <p>
         <strong>As a wrapping.</strong> {wrapperVerdict(taxon).says}
       </p>
@@ -332,6 +337,7 @@ function UseCard({
             />
           ))}
           {evidence.length > 0 && <NeverLaxer />}
+          <ClaimForm taxon={taxon} use={use} evidence={evidence} />
         </div>
       </div>
     </section>
@@ -393,6 +399,7 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
       ),
     [context.book, context.catalogue, taxon],
   )
+  const dishes = useMemo(() => dishesAtTable(taxon, context), [taxon, context])
   const unseen = [...new Set(taxon.uses.map(({ stage }) => stage))].filter(
     (stage) => stage !== 'any' && !stages.includes(stage),
   )
@@ -422,7 +429,40 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
           </li>
         ))}
       </ul>
+      <AtTable dishes={dishes} />
       <p className="soft">{tellsToSee(taxon, context.catalogue).length} looks tell it where all is typical.</p>
     </section>
+  )
+}
+
+/** How its dishes went down: liked, eaten up and filling are told apart. */
+function AtTable({ dishes }: { dishes: readonly DishAtTable[] }) {
+  if (dishes.length === 0) return null
+  return (
+    <table className="at-table">
+      <caption>At the table</caption>
+      <thead>
+        <tr>
+          <th scope="col">Dish</th>
+          <th scope="col">Liked</th>
+          <th scope="col">Eaten up</th>
+          <th scope="col">Fills</th>
+        </tr>
+      </thead>
+      <tbody>
+        {dishes.map(({ dish, liking, eaten: { eaten_g, served_g }, energy_kcal, portions }) => (
+          <tr key={dish}>
+            <th scope="row">{dish}</th>
+            <td>
+              {liking === undefined ? 'nobody said' : `${liking.middle} of 10 (${formatCount(liking.said, 'eater')})`}
+            </td>
+            <td>
+              {percent(eaten_g / served_g)} of {formatCount(portions, 'portion')}
+            </td>
+            <td>{energy_kcal === undefined ? 'not on record' : `about ${Math.round(energy_kcal)} kcal a portion`}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   )
 }

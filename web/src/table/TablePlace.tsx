@@ -23,6 +23,7 @@ import { Field, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { AskEater } from './AskEater'
+import { HowWasIt } from './HowWasIt'
 import { formatMass, inUnits } from '../units/units'
 import { Refusal } from '../controls/Refusal'
 import { useQuantityText } from '../units/useQuantityText'
@@ -78,6 +79,7 @@ export default function TablePlace() {
           onChoose={(key) => setSearch({ [key.startsWith('pack:') ? 'pack' : 'lot']: key })}
         />
       )}
+      <HowWasIt context={context} />
     </>
   )
 }

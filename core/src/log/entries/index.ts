@@ -43,6 +43,7 @@ import { tasted, type Tasted } from './tasted'
 import { tellSeen, type TellSeen } from './tellSeen'
 import { thrownAway, type ThrownAway } from './thrownAway'
 import { trialSet, type TrialSet } from './trialSet'
+import { washed, type Washed } from './washed'
 import { wayChosen, type WayChosen } from './wayChosen'
 import { weighed, type Weighed } from './weighed'
 import { weighedIn, type WeighedIn } from './weighedIn'
@@ -56,7 +57,7 @@ export type HouseEntry =
 export type LotEntry =
   | WeighedIn | TellSeen | CertainAttested | StrayReported | StraysSorted | StandCounted | Snapped | Sorted | WayChosen | StepBegun
   | Revived | StepDone | BathChanged | ReadingTaken | IngredientAdded | Weighed | Tasted | Packed | Served | ThrownAway
-  | PlantsScored | TableNoted // prettier-ignore
+  | PlantsScored | TableNoted | Washed // prettier-ignore
 
 /** Entries that pass mass from lots to lots: the lots they touch are one family, folded together. */
 export type LineageEntry = Split | Joined | Opened
@@ -95,6 +96,7 @@ const LOT_DEFS = {
   'plants-scored': plantsScored,
   revived,
   sorted,
+  washed,
   'way-chosen': wayChosen,
   'step-begun': stepBegun,
   'step-done': stepDone,

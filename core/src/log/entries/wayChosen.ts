@@ -8,8 +8,13 @@ export interface WayChosen extends EntryBase {
   readonly lot: LotId
   readonly protocol: string
   readonly goal: Goal
+  /** Steps for the tongue that this cook leaves out, by their place. */
+  readonly without?: readonly number[]
 }
 
 export const wayChosen: EntryDef<WayChosen, LotState> = {
-  apply: (lot, { protocol, goal, at }) => ({ ...lot, way: { protocol, goal, at } }),
+  apply: (lot, { protocol, goal, at, without }) => ({
+    ...lot,
+    way: { protocol, goal, at, ...(without === undefined ? {} : { without }) },
+  }),
 }
