@@ -2,11 +2,12 @@ import type { LotState, WeighIn } from '../lot/lotState'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { defaultProtocol } from '../treatment/progress'
+import { notLeftOut } from '../treatment/tongue'
 import { shutFor } from './acts'
 import type { ServingIntent } from './plate'
 import type { GateVerdict, JudgeContext } from './verdict'
 
-/** What a hand does where the plant grew; a way that asks for more is for the kitchen, even where it is not critical. */
+/** What a hand does where the plant grew; a way that asks for more is for the kitchen, even where it is not critical, but for what serves the tongue. */
 const DONE_BY_HAND: readonly string[] = ['sort', 'trim', 'shake-out', 'wash', 'rinse', 'crack', 'chop', 'crisp']
 
 /** So long after picking it is still on the way: later it is sorted and served as a dish. */
@@ -37,10 +38,16 @@ export function shutForNibble(
   if (!isAsPicked(lot, at)) return undefined
   const looked = { at, stageSeen: lot.weighedIn.stage, kept_g: lot.mass_g, trimmed_g: 0, trimmedTo: '' }
   const wash = rinsed ? ({ water: 'safe', changes: 1 } as const) : null
-  const picked: LotState = { ...lot, sorted: lot.sorted ?? { ...looked, wash } }
+  const picked: LotState = {
+    ...lot,
+    // What was sorted dry may still be rinsed in the hand.
+    sorted: lot.sorted === null ? { ...looked, wash } : { ...lot.sorted, wash: lot.sorted.wash ?? wash },
+  }
   const use = lotUse(picked, context.catalogue)
   const way = use && defaultProtocol(use, 'eat-raw')
-  if (way === undefined || !way.steps.every(({ op }) => DONE_BY_HAND.includes(op))) return [notRaw(context)]
+  // What is there for the tongue alone may be left out where it grows, too.
+  if (!use || !way?.steps.every(({ op }, at) => DONE_BY_HAND.includes(op) || notLeftOut(use, way, at) === undefined))
+    return [notRaw(context)]
   const asRaw: LotState = { ...picked, way: { protocol: way.name, goal: 'eat-raw', at } }
   return shutFor('nibble', asRaw, context, { serve: { portions, pack: null } })
 }

@@ -220,7 +220,7 @@ describe('the ground', () => {
     const raw = ways.find(({ goals }) => goals.includes('eat-raw'))?.name ?? ''
     expect(makeSafe(raw, 'eat-raw', 'many').ground.state).toBe('open')
     expect(makeSafe(raw, 'eat-raw', 'many').safe.reasons).toContainEqual(
-      expect.stringContaining('Nothing raw from there: choose a way that cooks it right through.'),
+      expect.stringContaining('Nothing of it raw: choose a way that cooks it right through.'),
     )
     expect(makeSafe(raw, 'eat-raw', 'none').safe.reasons).not.toContainEqual(expect.stringContaining('Nothing raw'))
     // Where on the stand it was cut only ever makes it stricter, and low by the path it does.
@@ -231,7 +231,7 @@ describe('the ground', () => {
     })
     const fouled = 'Cut low by the path, where dogs come by: throw out what is fouled, and cook the rest.'
     expect(makeSafe(raw, 'eat-raw', 'some', low).ground).toMatchObject({ state: 'open', reasons: [fouled] })
-    expect(makeSafe(raw, 'eat-raw', 'some', low).safe.reasons.join(' ')).toContain('Nothing raw')
+    expect(makeSafe(raw, 'eat-raw', 'some', low).safe.reasons.join(' ')).toContain('Nothing of it raw')
     for (const dogs of ['none', 'some', 'many'] as const)
       for (const cutAt of [
         { ...low, side: 'away' },

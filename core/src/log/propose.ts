@@ -39,6 +39,7 @@ import type { Served } from './entries/served'
 import { countsNowhere } from './entries/readingTaken'
 import type { StepBegun } from './entries/stepBegun'
 import type { StepDone } from './entries/stepDone'
+import type { Washed } from './entries/washed'
 import type { WayChosen } from './entries/wayChosen'
 import type { WeighedAfter } from './entries/weighed'
 import { addEntries, type BookLog } from './fold'
@@ -265,6 +266,14 @@ function checkClaim({ taxon, part, stage, claim }: ClaimNoted, book: BookLog['st
 /** A bite is about so much. */
 const BITE_g = 1
 
+function checkWashed({ wash }: Washed, { sorted, runs }: LotState): Proposal {
+  if (sorted === null) return no('lot', 'Sort it first: washing is noted with it.')
+  if (sorted.wash !== null) return no('lot', 'It is noted as washed already. Strike that out to note it anew.')
+  return runs.length > 0 && wash.water !== 'safe'
+    ? no('wash', 'It was in the pot already: only water fit to drink comes on it now.')
+    : OK
+}
+
 /** A bite of each is a nibble that nobody has counted a stand for yet. */
 function checkScores({ plants, rinsed, taster }: PlantsScored, lot: LotState, context: JudgeContext): Proposal {
   const keys = plants.map(({ plant }) => plantKey(plant))
@@ -405,10 +414,7 @@ function checkLotEntry(
     case 'sorted':
       return checkSorted(entry, lot, context)
     case 'washed':
-      if (lot.sorted === null) return no('lot', 'Sort it first: washing is noted with it.')
-      return lot.sorted.wash === null
-        ? OK
-        : no('lot', 'It is noted as washed already. Strike that out to note it anew.')
+      return checkWashed(entry, lot)
     case 'way-chosen':
       return checkWay(entry, lot, context)
     case 'step-begun':

@@ -127,6 +127,10 @@ describe('the one thing to do now', () => {
     dry.write({ type: 'washed', lot: 'A', wash: { water: 'safe', changes: 1 } })
     expect(act(dry).act.kind).toBe('begin-load')
     expect(dry.try({ type: 'washed', lot: 'A', wash: { water: 'safe', changes: 1 } }).proposal).toMatchObject({ ok: false, field: 'lot' }) // prettier-ignore
+    const boiled = bringIn(household(new Pen()), { wash: null })
+    load(boiled, 900)
+    expect(boiled.try({ type: 'washed', lot: 'A', wash: { water: 'germs', changes: 1 } }).proposal).toMatchObject({ ok: false, field: 'wash' }) // prettier-ignore
+    expect(act(boiled).act.kind).toBe('wash')
     const unsorted = household(new Pen())
     weighIn(unsorted)
     expect(unsorted.try({ type: 'washed', lot: 'A', wash: { water: 'safe', changes: 1 } }).proposal.ok).toBe(false)

@@ -271,10 +271,17 @@ function script(kind: Kind, lot: string, patch: string, random: () => number): A
       kept_g: 900,
       trimmed_g: 100,
       trimmedTo: 'compost',
-      wash: { water: random() < 0.97 ? 'safe' : 'chemicals', changes: 3 },
+      wash: random() < 0.12 ? null : { water: waterOf(random), changes: 3 },
     }),
+    ...(random() < 0.3 ? [say({ type: 'washed', lot, wash: { water: waterOf(random), changes: 1 } })] : []),
     ...fromSorted(kind, lot, random),
   ]
+}
+
+/** Mostly fit to drink. */
+function waterOf(random: () => number): 'safe' | 'germs' | 'chemicals' {
+  const drawn = random()
+  return drawn < 0.9 ? 'safe' : drawn < 0.97 ? 'germs' : 'chemicals'
 }
 
 /** The right way from the sorted lot on. */

@@ -444,6 +444,14 @@ function safeByRecord({ use, goal }: Case, protocol: Protocol, done: Done): stri
     ({ step, index }) => step.critical && ![...SORTED, 'infuse-oil', 'freeze'].includes(step.op) && !through(index),
   )
   if (left !== undefined) return `its ${left.step.op} was not done`
+  const hot = wanted.some(
+    ({ step, index }) =>
+      through(index) &&
+      (step.limit?.measure === 'rolling-boil' ||
+        (step.limit?.measure === 'food-temperature' && step.limit.temp_C >= 70) ||
+        /^(boil|simmer|steam|bake|pit-bake|roast|fry|saute)$/.test(step.op)),
+  )
+  if (done.washedIn === 'germs' && !hot) return 'nothing killed the germs of its water'
   for (const hazard of use.hazards) {
     if (!(hazard.onlyFor?.includes(goal) ?? true)) continue
     const kinds = hazard.answers.map(({ kind }) => kind)

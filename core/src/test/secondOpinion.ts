@@ -23,7 +23,8 @@ export function mayActByHand(entries: readonly Entry[], index: number): boolean 
   if (act.type === 'packed') return coldEnough(act.store, act.storeTemp_C)
   const batch = strands[0]?.batch ?? []
   // Each picking by itself, or any batch that it went into as a whole.
-  const safe = strands.every(({ kind, stages }) => stages.some((stage) => safeByHand(kind, stage, entries)))
+  const safe =
+    whole.every(rid) && strands.every(({ kind, stages }) => stages.some((stage) => safeByHand(kind, stage, entries)))
   const accepts = lastTaste(batch) ?? whole.every(({ before }) => lastTaste(before) === true)
   const eatersAsked = act.portions.every(({ eater }) => eater === 'ann')
   return (
@@ -51,10 +52,10 @@ function mayNibbleByHand(entries: readonly Entry[], index: number, rinsed: boole
   const picked = strand !== undefined && more.length === 0 && of(own, 'weighed-in')[0] === strand.root
   if (!picked || of(own, 'step-begun').length > 0 || of(own, 'bath-changed').length > 0) return false
   const raw = RAW[strand.kind]
-  const [wash] = of(own, 'sorted').map((each) => each.wash)
+  const wash = washOf(own) ?? (rinsed ? ({ water: 'safe' } as const) : null)
   return (
     raw !== undefined &&
-    (!raw.washed || rinsed || wash?.water === 'safe') &&
+    (!raw.washed || wash?.water === 'safe') &&
     wash?.water !== 'chemicals' &&
     toMs(act.at) - toMs(strand.root.pickedAt) <= DAY_ms &&
     identified(strand, entries, index, act.lot) &&
@@ -266,8 +267,19 @@ function grounded({ root }: Strand, entries: readonly Entry[], index: number): b
 }
 
 function sorted({ before }: Strand): boolean {
-  const [done] = of(before, 'sorted')
-  return done !== undefined && done.wash?.water !== 'chemicals'
+  return of(before, 'sorted').length > 0 && washOf(before)?.water !== 'chemicals'
+}
+
+/** How it was washed, at the sorting or after; null as long as it was not. */
+function washOf(entries: readonly LotEntry[]): { readonly water: string } | null {
+  return of(entries, 'sorted')[0]?.wash ?? of(entries, 'washed').at(-1)?.wash ?? null
+}
+
+/** Plants in whose way nothing but water takes the grit off. */
+const GRITTY = ['Urtica dioica', 'Allium ursinum', 'Sambucus nigra', 'Beta vulgaris']
+
+function rid({ kind, before }: Strand): boolean {
+  return !GRITTY.includes(kind) || washOf(before) !== null
 }
 
 /** A recall of the patch of anything in it, or of a lot or pack that it came out of. */

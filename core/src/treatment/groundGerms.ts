@@ -2,9 +2,14 @@ import { groundAt, type Surroundings } from '../ground/ofPatch'
 import { strandsOf, type LotState } from '../lot/lotState'
 import type { StepProgress } from './progress'
 
-/** What lives on the ground a lot came from and heat kills, over all its strands. */
+const FOUL_WASH = 'The water it was washed in carries germs.'
+
+/** What lives on the ground a lot came from, or in the water that it was washed in, and heat kills, over all its strands. */
 export function groundGerms(lot: LotState, surroundings: Surroundings): readonly string[] {
-  const all = strandsOf(lot).flatMap((strand) => groundAt(strand.lot.weighedIn, surroundings)?.verdict.living ?? [])
+  const all = strandsOf(lot).flatMap(({ lot: { weighedIn, sorted } }) => [
+    ...(groundAt(weighedIn, surroundings)?.verdict.living ?? []),
+    ...(sorted?.wash?.water === 'germs' ? [FOUL_WASH] : []),
+  ])
   return [...new Set(all)]
 }
 

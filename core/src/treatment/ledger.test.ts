@@ -204,7 +204,7 @@ describe('the hazards of a lot', () => {
       'biological',
       'moderate',
       'due',
-      expect.stringMatching(/Nothing raw from there: choose a way that cooks it right through\.$/),
+      expect.stringMatching(/Nothing of it raw: choose a way that cooks it right through\.$/),
     ])
     expect(germs(BLANCH)?.[4]).toMatch(/Cook it right through\.$/)
     wet.wait(1).force({ type: 'step-begun', lot: 'A', protocol: BLANCH.name, step: 2, load: 1, mass_g: 900 })

@@ -62,7 +62,7 @@ function germsLine(germs: readonly string[], steps: readonly StepProgress[]): re
   const hot = steps.filter(isHotThrough)
   const done = hot.some(({ met }) => met)
   const todo =
-    hot.length === 0 ? 'Nothing raw from there: choose a way that cooks it right through.' : 'Cook it right through.'
+    hot.length === 0 ? 'Nothing of it raw: choose a way that cooks it right through.' : 'Cook it right through.'
   return [
     {
       hazard: 'germs-from-the-ground',

@@ -193,7 +193,7 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
           </p>
         )}
       </div>
-      <fieldset className="choice wide">
+      <fieldset className="choice several wide">
         <legend>To cook with there is</legend>
         <Checkbox.Group
           value={[...kit]}

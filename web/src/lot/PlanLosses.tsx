@@ -2,7 +2,7 @@ import { formatList, withCapital, type Loss, type PlannedStep, type Use } from '
 import { useMemo } from 'react'
 import type { Engines } from '../workers/engines'
 import { useEngine } from '../workers/useEngine'
-import { formatMass, formatMassRange, inUnits } from '../units/units'
+import { formatMass, inUnits } from '../units/units'
 
 const percent = (share: number) => Math.round(100 * share)
 
@@ -56,7 +56,9 @@ function AsMuchAsRaw({ losses, portion_g }: { losses: readonly Loss[]; portion_g
   const parts = losses.flatMap(({ what, asRaw_g, kept }) =>
     asRaw_g === undefined || what === 'the green' || kept.high < HARDLY_ANY
       ? []
-      : [`${what} as ${formatMass(asRaw_g.usual)} eaten raw (${formatMassRange(asRaw_g)})`],
+      : [
+          `${what} as ${formatMass(asRaw_g.usual)} eaten raw (${Math.round(asRaw_g.low)} to ${formatMass(asRaw_g.high)})`,
+        ],
   )
   if (parts.length === 0) return null
   return (

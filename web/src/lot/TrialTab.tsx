@@ -250,7 +250,7 @@ function Cups({ trial, taster, context }: { trial: TrialFact; taster: string; co
         </ul>
       </details>
       {lot === undefined ? (
-        <p className="told">{name} has tasted them all.</p>
+        <p className="soft">{name} has tasted them all.</p>
       ) : (
         <Cup key={lot.id} lot={lot} taster={taster} number={next + 1} />
       )}

@@ -46,7 +46,7 @@ export function Figures({ taxon, context }: { taxon: Taxon; context: JudgeContex
   )
   if (parts.length === 0) return null
   return (
-    <section className="card figures">
+    <section className="card tables-say">
       <h2>What tables say is in it</h2>
       {told.length === 0 && (
         <p className="soft">No figure is written down. One table is hearsay; two that agree are something.</p>
@@ -181,6 +181,8 @@ function Choose<T extends string>({
         <Select<T>
           id={id}
           size="large"
+          showSearch
+          optionFilterProp="label"
           value={value}
           onChange={onChange}
           options={options.map((each) => ({ value: each, label: words(each) }))}

@@ -138,7 +138,7 @@ export function StandRanking({ patch, taxon, part }: { patch: string; taxon: Tax
       <p className="field-note">
         {shared === undefined
           ? 'Count the stand with a picking, and what it allows is shared out by rank.'
-          : `The stand still allows ${grouped(shared.left)}.`}{' '}
+          : `The stand still allows ${grouped(shared.left)}.${shared.by.length === 0 && shared.left > 0 ? ' Say this season what each carries, and it is shared out by rank.' : ''}`}{' '}
         Few bites count little, last year’s half. How one tastes says nothing of its neighbour, and nothing of what it
         is.
       </p>
