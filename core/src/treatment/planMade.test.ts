@@ -464,29 +464,39 @@ describe('what a kitchen has', () => {
     expect(told({ ...COLD, ...inKitchen({ water_mL: 2500 }) })).toEqual([
       'kitchen | cold, then boiled: 3 baths take at least 6.0 L of water and 0.0 L are left.',
     ])
-    expect(told({ ...COLD, ...inKitchen({ water_mL: 9500 }) })).toEqual([
+    expect(told({ ...COLD, ...inKitchen({ water_mL: 8500 }) })).toEqual([
       expect.stringMatching(
         /^kitchen \| cold, then boiled: For this boil .* of water are needed and there are 0\.0 L\.$/,
       ) as string,
     ])
+    // Where the usual water of the first steps would leave none for the last, each has the least on record.
+    const spare = ask({ ...COLD, ...inKitchen({ water_mL: 10_600 }) })
+    expect(spare.steps.slice(0, 2).map(({ water_mL }) => water_mL)).toEqual([2500, 6000])
+    expect(spare.steps[2]?.water_mL).toBeLessThanOrEqual(2100)
     const whole = ask({ ...COLD, ...inKitchen({ water_mL: 12_500 }) })
     expect(whole.steps.slice(0, 2).map(({ water_mL }) => water_mL)).toEqual([3000, 7500])
     expect(whole.steps[2]?.water_mL).toBeLessThanOrEqual(2000)
     expect(ask({ ...COLD, ...inKitchen({ water_mL: 2499 }) }).instead).toBe(
       'a smaller amount, or a kitchen with more water, fuel or a lower place',
     )
-    expect(told({ goal: 'syrup', ...inKitchen({ water_mL: 1499 }) })).toEqual([
+    const syrup = ask({ goal: 'syrup', ...inKitchen({ water_mL: 1250 }) })
+    expect(syrup.steps.flatMap(({ water_mL }) => water_mL ?? [])).toEqual([500, 250, 500])
+    expect(told({ goal: 'syrup', ...inKitchen({ water_mL: 1249 }) })).toEqual([
       'kitchen | in syrup: steeping takes at least 0.5 L of water and 0.5 L are left.',
     ])
   })
   it('is enough fuel, and a little less is told', () => {
-    const needed = fuel_kWh(3000, 500, 60)
+    const usual = fuel_kWh(3000, 500, 60)
+    expect(ask({ ...HOT, ...inKitchen({ fuel_kWh: usual + 1e-9 }) }).steps[0]?.water_mL).toBe(3000)
+    // With too little for the usual water there may be enough for the least.
+    expect(ask({ ...HOT, ...inKitchen({ fuel_kWh: usual - 0.01 }) }).steps[0]?.water_mL).toBe(2000)
+    const needed = fuel_kWh(2000, 500, 60)
     expect(ask({ ...HOT, ...inKitchen({ fuel_kWh: needed + 1e-9 }) }).verdict).toBe('conditional')
     expect(told({ ...HOT, ...inKitchen({ fuel_kWh: needed - 0.01 }) })).toEqual([
       `kitchen | hot baths: leaching takes about ${needed.toFixed(2)} kWh of fuel and ${(needed - 0.01).toFixed(2)} kWh are left.`,
     ])
-    const simmer = fuel_kWh(500, 500, 10)
-    const poured = fuel_kWh(1000, 0, 0)
+    const simmer = fuel_kWh(250, 500, 10)
+    const poured = fuel_kWh(500, 0, 0)
     expect(ask({ goal: 'syrup', ...inKitchen({ fuel_kWh: simmer + poured + 1e-9 }) }).verdict).toBe('conditional')
     expect(told({ goal: 'syrup', ...inKitchen({ fuel_kWh: simmer + 0.02 }) })).toEqual([
       `kitchen | in syrup: steeping takes about ${poured.toFixed(2)} kWh of fuel and 0.02 kWh are left.`,

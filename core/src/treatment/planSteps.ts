@@ -36,16 +36,23 @@ const BOILED_OPS = ['blanch', 'boil']
 /** Why a school cannot be carried out here; `unreachable` where no amount of water or fuel would help. */
 type Failure = PlanReason & { readonly unreachable?: boolean; readonly noKit?: boolean }
 
+type FilledWay = { readonly steps: readonly PlannedStep[]; readonly notes: readonly PlanReason[] } | Failure
+
 /**
  * The steps of a school for one kitchen, each with its water, minutes, loads, fuel and ice, drawing on what is left one after
- * another; or why this kitchen cannot carry it out. Limits are looked up for the elevation, never rescaled.
+ * another; or why this kitchen cannot carry it out. Where water or fuel would run out, each step has the least water on record, so that
+ * the first does not drink what the last needs. Limits are looked up for the elevation, never rescaled.
  */
-export function fillSteps(
-  protocol: Protocol,
-  input: PlanInput,
-  part: Part,
-): { steps: readonly PlannedStep[]; notes: readonly PlanReason[] } | Failure {
+export function fillSteps(protocol: Protocol, input: PlanInput, part: Part): FilledWay {
+  const ample = fill(protocol, input, part, 'usual')
+  const short = input.kitchen?.water_mL !== undefined || input.kitchen?.fuel_kWh !== undefined
+  if ('steps' in ample || !short) return ample
+  return fill(protocol, input, part, 'least')
+}
+
+function fill(protocol: Protocol, input: PlanInput, part: Part, ratio: Filling['ratio']): FilledWay {
   const filling: Filling = {
+    ratio,
     input,
     part,
     kitchen: { ...KITCHEN_DEFAULT, ...input.kitchen },
@@ -84,6 +91,8 @@ export function fillSteps(
 
 /** What the steps of a way draw on as they are filled in, one after another. */
 interface Filling {
+  /** Which water of the record the steps are given. */
+  readonly ratio: 'usual' | 'least'
   readonly input: PlanInput
   readonly part: Part
   readonly kitchen: KnownKitchen
@@ -138,7 +147,7 @@ function boiledStep(step: Step, limit: LimitMet, filling: Filling): Filled {
     foodTemp_C: FOOD_TEMP_C,
     kitchen: { ...kitchen, ...left },
   }
-  const ample = planBlanch({ ...bath, leastRatio: step.waterRatio?.usual ?? LEAST_RATIO })
+  const ample = planBlanch({ ...bath, leastRatio: step.waterRatio?.[filling.ratio] ?? LEAST_RATIO })
   const planned = ample.fits ? ample : planBlanch({ ...bath, leastRatio: step.waterRatio?.least ?? LEAST_RATIO })
   if (!planned.fits) return { about: 'kitchen', text: planned.shortage.says }
   filling.boil = planned.plan
@@ -159,7 +168,9 @@ function bathsStep(step: Step, least: number, limit: LimitMet, filling: Filling)
       about: 'kitchen',
       text: `${least} baths take at least ${litres(least_mL)} of water and ${litres(left.water_mL)} are left.`,
     }
-  const water_mL = running ? 0 : Math.min(input.mass_g * (step.waterRatio?.usual ?? LEAST_RATIO) * least, left.water_mL)
+  const water_mL = running
+    ? 0
+    : Math.min(input.mass_g * (step.waterRatio?.[filling.ratio] ?? LEAST_RATIO) * least, left.water_mL)
   const boil_C = roundTo(boilingPoint({ elevation_m: kitchen.elevation_m }).temp_C, 1)
   const hot = step.op === 'leach-hot'
   const minutes = (limit?.reachable ? limit.minutes : 0) * least
@@ -185,7 +196,7 @@ function plainStep(step: Step, limit: LimitMet, filling: Filling): Filled {
       about: 'kitchen',
       text: `${opNoun(step.op)} takes at least ${litres(least_mL)} of water and ${litres(left.water_mL)} are left.`,
     }
-  const water_mL = Math.min(input.mass_g * (step.waterRatio?.usual ?? 0), left.water_mL)
+  const water_mL = Math.min(input.mass_g * (step.waterRatio?.[filling.ratio] ?? 0), left.water_mL)
   const made = written(step, limit, filling)
   const heated = SIMMERED_OPS.includes(step.op)
   const fuel_kWh = heated ? flame(step, water_mL, made.minutes ?? 0, filling) : 0
