@@ -102,6 +102,18 @@ test('figures that contradict themselves are left out; a saying that repeats ano
   await use.getByLabel('Who says it').fill('a neighbour')
   await use.getByRole('button', { name: 'Write it down' }).click()
   await expect(use).toContainText('“one water is plenty” a neighbour: handed down')
+  await page.goto('/lot/27-004')
+  await page.getByRole('tab', { name: 'Plan' }).click()
+  await page.getByText('Short of water, fuel or time?').click()
+  await page.getByRole('button', { name: 'Find what fits' }).click()
+  await expect(page.locator('.short-of').getByRole('alert')).toContainText('Say how much there is of one of them.')
+  await page.getByLabel('Water there is').fill('3')
+  await page.getByRole('button', { name: 'Find what fits' }).click()
+  const fits = page.getByRole('region', { name: 'What fits' })
+  await expect(fits.getByRole('listitem').first()).toContainText(
+    /^blanch and drain usual \d+ g of it now: 3 L of water/,
+  )
+  await expect(fits).toContainText('For all of 500 g:')
   await page.goto('/books')
   await page.getByRole('checkbox', { name: 'a pot' }).uncheck()
   await page.getByRole('button', { name: 'Note the kitchen' }).click()

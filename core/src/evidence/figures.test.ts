@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { requireTaxon } from '../flora/catalogue'
 import { CATALOGUE } from '../flora/records'
 import { Pen } from '../test/pen'
-import { figuresOf, figureWords, type Figure } from './figures'
+import type { Figure } from './figure'
+import { figuresOf, figureWords } from './figures'
 
 const NETTLE = requireTaxon(CATALOGUE, 'Urtica dioica')
 const DRY_SHARE = NETTLE.uses.flatMap(({ part, moisture }) => (part === 'leafy-top' && moisture ? [moisture] : [])).map(({ low, high }) => ({ low: 1 - high, high: 1 - low }))[0] // prettier-ignore

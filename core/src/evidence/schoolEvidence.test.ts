@@ -87,7 +87,7 @@ describe('who says so', () => {
     expect(own()).toMatchObject({ independent: before + 1, awaited: [{ who: 'a laboratory' }] })
     expect(of(shoot, THREE, pen.context)).toMatchObject({ independent: 1, awaited: [] })
     // A use of which nobody traced a claim has the cook's own.
-    const { claims: _, ...untraced } = shoot
+    const untraced = Object.fromEntries(Object.entries(shoot).filter(([key]) => key !== 'claims')) as unknown as Use
     expect(schoolEvidence(milkweed, untraced, nothing)).toEqual([])
     expect(of(untraced, ONE, pen.context).independent).toBe(2)
     const refused = (...asked: Parameters<typeof note>) => {

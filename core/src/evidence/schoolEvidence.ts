@@ -1,17 +1,9 @@
 import type { Claim, Protocol, Taxon, Use } from '../flora/taxon'
-import type { Part, Stage } from '../flora/vocabulary'
 import type { JudgeContext } from '../gates/verdict'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { formatCount } from '../quantity/format'
 import type { LotId } from '../log/entry'
 import { minutesBetween } from '../quantity/instant'
-
-/** A claim as the cook noted it, with the part it speaks of. */
-export interface NotedClaim {
-  readonly part: Part
-  readonly stage: Stage
-  readonly claim: Claim
-}
 
 /** What stands behind one school of a use: sayings, and this cook's own lots. */
 export interface SchoolEvidence {

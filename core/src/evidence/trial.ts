@@ -1,26 +1,13 @@
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
 import type { Protocol, Use } from '../flora/taxon'
-import type { Part, Stage } from '../flora/vocabulary'
 import type { EaterId, LotId, PatchId } from '../log/entry'
-import type { TrialArm } from '../log/entries/trialSet'
+import type { TrialArm, TrialFact } from '../log/houseState'
 import type { BookState } from '../log/fold'
 import { strandsOf, type LotState, type TasteFact } from '../lot/lotState'
 import { opNoun } from '../lot/opNoun'
 import { chance } from '../quantity/chance'
 import { formatCount, formatList, formatSpan } from '../quantity/format'
-import type { Instant } from '../quantity/instant'
 import { notForTongue, notLeftOut } from '../treatment/tongue'
-
-export interface TrialFact {
-  readonly id: string
-  readonly at: Instant
-  readonly taxon: string
-  readonly part: Part
-  readonly stage: Stage
-  readonly school: string
-  readonly step: number
-  readonly arms: readonly TrialArm[]
-}
 
 /**
  * Why a step is not tried with less of it (REC-5); undefined where only the tongue has a say. Barred as well in a school that only keeps

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { INSTRUMENTS } from '../instruments/instruments'
-import { BASES, FIGURE_UNITS, FIGURES } from '../evidence/figures'
+import { BASES, FIGURE_UNITS, FIGURES } from '../evidence/figure'
 import { GROUNDS, STORES } from '../flora/taxon'
 import { LIFE_FORMS } from '../flora/own'
 import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'

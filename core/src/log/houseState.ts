@@ -1,7 +1,6 @@
-import type { NotedClaim } from '../evidence/schoolEvidence'
-import type { NotedFigure } from '../evidence/figures'
-import type { TrialFact } from '../evidence/trial'
+import type { NotedFigure } from '../evidence/figure'
 import type { OwnPlant } from '../flora/own'
+import type { Claim } from '../flora/taxon'
 import type { GroundFacts } from '../ground/facts'
 import type { GroundSchool } from '../ground/schools'
 import type { Wind } from '../heat/wind'
@@ -103,6 +102,32 @@ export interface Find {
 export interface Stop {
   readonly at: Instant
   readonly finds: readonly Find[]
+}
+
+/** One picking in several bowls that differ in one step. */
+export interface TrialFact {
+  readonly id: string
+  readonly at: Instant
+  readonly taxon: string
+  readonly part: Part
+  readonly stage: Stage
+  readonly school: string
+  /** Its place in the school. */
+  readonly step: number
+  readonly arms: readonly TrialArm[]
+}
+
+/** One bowl, and for how long it has the step; none where it is left out. */
+export interface TrialArm {
+  readonly lot: LotId
+  readonly minutes: number
+}
+
+/** A claim as the cook noted it, with the part it speaks of. */
+export interface NotedClaim {
+  readonly part: Part
+  readonly stage: Stage
+  readonly claim: Claim
 }
 
 /** Something that came out later about a patch, a lot or a pack. */

@@ -6,7 +6,7 @@ import type { JudgeContext } from '../gates/verdict'
 import { efficiencyInWind } from '../heat/wind'
 import { kitchenAt, type EaterState, type KitchenFact } from '../log/houseState'
 import { plan } from '../treatment/plan'
-import type { Plan, PlanKitchen } from '../treatment/planTypes'
+import type { Plan, PlanInput, PlanKitchen } from '../treatment/planTypes'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf } from '../treatment/progress'
 import { strandsOf, type LotState } from './lotState'
@@ -17,27 +17,33 @@ export function lotPlan(
   context: JudgeContext,
   wanted: { readonly goal?: Goal; readonly school?: string } = {},
 ): Plan | undefined {
+  const input = lotPlanInput(lot, context, wanted)
+  const school = wanted.school ?? lot.way?.protocol
+  return input && plan({ ...input, ...(school === undefined ? {} : { school }) }, context.catalogue)
+}
+
+/** What a lot asks of a plan in this kitchen, whatever its school; undefined where nothing is left of it, or it is a batch. */
+export function lotPlanInput(
+  lot: LotState,
+  context: JudgeContext,
+  wanted: { readonly goal?: Goal } = {},
+): PlanInput | undefined {
   const { weighedIn } = lot
   const kitchen = kitchenAt(context.book.house, context.now)
   const taxon = weighedIn === null ? undefined : findTaxon(context.catalogue, weighedIn.taxon)
   if (weighedIn === null || taxon === undefined || lot.mass_g <= 0) return undefined
-  const usual = lot.sorted === null ? (lotUse(lot, context.catalogue)?.edibleFraction?.usual ?? 1) : 1
-  const school = wanted.school ?? lot.way?.protocol
   const use = lotUse(lot, context.catalogue)
+  const usual = lot.sorted === null ? (use?.edibleFraction?.usual ?? 1) : 1
   const following = use === undefined ? undefined : protocolOf(lot, use)?.name
   const begun_g = lot.runs.find(({ protocol }) => protocol === following)?.lotMass_g
-  return plan(
-    {
-      taxon: weighedIn.taxon,
-      part: weighedIn.part,
-      stage: lot.sorted?.stageSeen ?? weighedIn.stage,
-      mass_g: (begun_g ?? lot.mass_g) * usual,
-      goal: wanted.goal ?? lot.way?.goal ?? defaultGoal(lot, context),
-      ...(school === undefined ? {} : { school }),
-      ...(kitchen === undefined ? {} : { kitchen: planKitchen(kitchen) }),
-    },
-    context.catalogue,
-  )
+  return {
+    taxon: weighedIn.taxon,
+    part: weighedIn.part,
+    stage: lot.sorted?.stageSeen ?? weighedIn.stage,
+    mass_g: (begun_g ?? lot.mass_g) * usual,
+    goal: wanted.goal ?? lot.way?.goal ?? defaultGoal(lot, context),
+    ...(kitchen === undefined ? {} : { kitchen: planKitchen(kitchen) }),
+  }
 }
 
 /** What a plan asks of a kitchen, as the book knows it. */

@@ -116,9 +116,9 @@ function upward(fits: WayThatFits, tooMuch_g: number, fitOf: (mass_g: number) =>
 
 function planned(input: PlanInput, { name }: Protocol, mass_g: number, means: Means, catalogue: Catalogue): Plan {
   const { water_mL, fuel_kWh } = means
-  const { water_mL: _water, fuel_kWh: _fuel, ...kitchen } = input.kitchen ?? {}
+  const known = Object.entries(input.kitchen ?? {}).filter(([what]) => what !== 'water_mL' && what !== 'fuel_kWh')
   const short: PlanKitchen = {
-    ...kitchen,
+    ...Object.fromEntries(known),
     ...(water_mL === undefined ? {} : { water_mL }),
     ...(fuel_kWh === undefined ? {} : { fuel_kWh }),
   }

@@ -125,7 +125,7 @@ describe('steps for the tongue', () => {
     expect(why({ control: [] })).toBe(
       'Boiling is not on record here as a step for the tongue: it is not tried with less.',
     )
-    const { minutes: _, ...timeless } = step({})
+    const timeless: Step = { op: 'boil', control: ['bitter'], critical: false }
     expect(notForTongue(use, timeless)).toMatch(/not on record here as a step for the tongue/)
     expect([isForTongue(hazard('bitter', 'palate')), isForTongue(hazard('mucilage', 'mechanical')), isForTongue(hazard('spine', 'mechanical')), isForTongue(hazard('bitter', 'toxic'))]).toEqual([true, true, false, false]) // prettier-ignore
     const out = (steps: readonly Step[], more: Partial<Use> = {}, storeOnly?: true) =>

@@ -10,8 +10,9 @@ import {
   type LotState,
 } from '@ellop/core'
 import { PlanLosses } from './PlanLosses'
+import { ShortOf } from './ShortOf'
 import { figuresOf, StepFigures } from './ThenCard'
-import { inUnits } from '../units/units'
+import { formatMass, inUnits } from '../units/units'
 
 /** The whole plan: every step with its figures, limit and sign; why; and what the other schools would do. */
 export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext }) {
@@ -63,6 +64,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
               {plan.otherWays.map(({ name, standing, why }) => (
                 <li key={name}>
                   <strong>{name}</strong> ({standing}): {inUnits(why)}
+                  <HandsFor lot={lot} context={context} school={name} />
                 </li>
               ))}
             </ul>
@@ -78,6 +80,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
             </li>
           ))}
         </ul>
+        <ShortOf lot={lot} context={context} />
         {use !== undefined && <PlanLosses use={use} mass_g={mass_g} steps={plan.steps} />}
         <p className="caution">
           Estimates are for planning. A doctor or poison centre outranks this for anyone with an illness, in pregnancy
@@ -85,5 +88,18 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
         </p>
       </div>
     </div>
+  )
+}
+
+/** What a hundred grams ready to eat cost in minutes of hands by another way; nothing where it cannot be planned here. */
+function HandsFor({ lot, context, school }: { lot: LotState; context: JudgeContext; school: string }) {
+  const other = lotPlan(lot, context, { school })
+  if (other === undefined || other.verdict === 'refuse' || other.yield_g === undefined) return null
+  const { hands_min } = planWork(lot.mass_g, other.steps)
+  return (
+    <span className="soft">
+      {' '}
+      Hands about {formatSpan(Math.round((100 * hands_min.usual) / other.yield_g.usual))} for {formatMass(100)} ready.
+    </span>
   )
 }

@@ -399,7 +399,8 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
       ),
     [context.book, context.catalogue, taxon],
   )
-  const dishes = useMemo(() => dishesAtTable(taxon, context), [taxon, context])
+  const { book, catalogue } = context
+  const dishes = useMemo(() => dishesAtTable(taxon, { book, catalogue }), [taxon, book, catalogue])
   const unseen = [...new Set(taxon.uses.map(({ stage }) => stage))].filter(
     (stage) => stage !== 'any' && !stages.includes(stage),
   )

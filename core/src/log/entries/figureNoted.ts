@@ -1,4 +1,4 @@
-import type { Figure } from '../../evidence/figures'
+import type { Figure } from '../../evidence/figure'
 import type { Part } from '../../flora/vocabulary'
 import type { EntryBase, EntryDef } from '../entry'
 import type { HouseState } from '../houseState'
