@@ -90,12 +90,7 @@ export function trialOutcome(
     const lot = book.lots.get(arm.lot)
     const tastes = lot === undefined ? new Map<EaterId, TasteFact>() : firstTastes(lot, trial)
     const did_min = lot === undefined ? undefined : doneMinutes(lot, trial, tastes.size > 0)
-    return {
-      ...arm,
-      lot: arm.lot,
-      did_min,
-      tastes,
-    }
+    return { ...arm, did_min, tastes }
   })
   const [reference] = bowls
   const arms = bowls.map((bowl): ArmOutcome => {

@@ -191,7 +191,8 @@ function TrialRunning({ trial, context }: { trial: TrialFact; context: JudgeCont
   const outcome = useMemo(() => trialOutcome(trial, context), [trial, context])
   const adults = Object.values(context.book.house.eaters).filter(({ kind }) => kind === 'adult')
   const [taster, setTaster] = useState(adults[0]?.id)
-  const told = outcome.through.length > 0
+  // Nobody is told before their own cups are empty, whoever has tasted before.
+  const told = taster !== undefined && outcome.through.includes(taster)
   return (
     <div className="trial">
       <h3>
@@ -215,7 +216,7 @@ function TrialRunning({ trial, context }: { trial: TrialFact; context: JudgeCont
           <Bowls arms={outcome.arms} context={context} />
         </>
       ) : (
-        <p className="soft">Which bowl is which is told when somebody has tasted them all.</p>
+        <p className="soft">Which bowl is which is told when whoever tastes has had them all.</p>
       )}
     </div>
   )
