@@ -7,6 +7,7 @@ import { byPiece, cutTo_mm } from './cutTo'
 import { DRY_HEAT_OPS, doneWith, KIT, needWater, wantsWords, type Kit } from './kit'
 import { plan } from './plan'
 import type { PlanInput } from './planTypes'
+import type { Protocol, UseHazard } from '../flora/taxon'
 
 const ask = (taxon: string, part: Part, stage: Stage, kit: readonly Kit[] | undefined, more: Partial<PlanInput> = {}) =>
   plan(
@@ -22,6 +23,20 @@ describe('a cook without a kitchen', () => {
       expect([op, doneWith(op, KIT) === 'none']).toEqual([op, !HEATS.test(op)])
       expect([op, doneWith(op, [])]).toEqual([op, HEATS.test(op) ? 'missing' : 'none'])
     }
+    // Written down apart: each thing alone does for these and for no other step.
+    const alone: Readonly<Record<Kit, RegExp>> = {
+      pot: /^(boil|blanch|simmer|leach-hot|infuse-water|infuse-syrup|cook-jam|pickle|wilt|saute|fry)$/,
+      pan: /^(wilt|saute|fry|toast)$/,
+      steamer: /^steam$/,
+      oven: /^(toast|roast|bake)$/,
+      embers: /^(roast|bake)$/,
+      'hot-stone': /^(wilt|toast|roast|bake)$/,
+      pit: /^(roast|bake|pit-bake)$/,
+    }
+    for (const op of ops)
+      for (const thing of KIT)
+        expect([op, thing, doneWith(op, [thing]) === thing]).toEqual([op, thing, alone[thing].test(op)])
+    expect(DRY_HEAT_OPS.toSorted()).toEqual(['bake', 'fry', 'pit-bake', 'roast', 'saute', 'toast', 'wilt'])
     const told = (op: string, ...kit: readonly Kit[]) => doneWith(op, kit)
     expect([told('roast', 'pit', 'embers'), told('roast', 'pot', 'pan'), told('wilt', 'hot-stone')]).toEqual(['embers', 'missing', 'hot-stone']) // prettier-ignore
     expect([told('steam', 'pot'), told('saute', 'pot'), told('toast', 'oven'), told('boil', 'pot')]).toEqual(['missing', 'pot', 'oven', 'pot']) // prettier-ignore
@@ -53,6 +68,21 @@ describe('a cook without a kitchen', () => {
         }
         wet += told.length
       }
+    const way = (op: string, standing: Protocol['standing'] = 'usual'): Protocol => ({ name: op, standing, goals: ['eat'], why: '', steps: [{ op, control: ['bitter'], critical: true }] }) // prettier-ignore
+    const bitter = (kind: UseHazard['kind'], level: UseHazard['level'], ...protocols: readonly Protocol[]) =>
+      needWater({ hazards: [{ id: 'bitter', kind, level, note: '', answers: [] }], protocols }).map(({ says }) => says)
+    const SAYS = ['Dry heat is no answer on record to bitter: it takes water. A fire without a pot washes nothing out.']
+    for (const kind of ['palate', 'toxic', 'biological'] as const)
+      expect(bitter(kind, 'low', way('boil'))).toEqual(SAYS)
+    for (const kind of ['mechanical', 'person', 'amount', 'untreatable'] as const) expect(bitter(kind, 'low', way('boil'))).toEqual([]) // prettier-ignore
+    for (const op of ['boil', 'leach-static', 'leach-running', 'soak-cold', 'infuse-water']) expect(bitter('toxic', 'high', way(op))).toEqual(SAYS) // prettier-ignore
+    for (const op of ['dry', 'freeze', 'peel', 'steam']) expect(bitter('toxic', 'high', way(op))).toEqual([])
+    expect([bitter('toxic', 'trace', way('boil')), bitter('toxic', 'high'), bitter('toxic', 'high', way('boil'), way('roast'))]).toEqual([[], [], []]) // prettier-ignore
+    // What only a contested school roasts is not taken to be answered by roasting.
+    for (const standing of ['contested', 'not-advised'] as const) {
+      expect(bitter('toxic', 'high', way('boil'), way('roast', standing))).toEqual(SAYS)
+      expect(bitter('toxic', 'high', way('boil', standing))).toEqual([])
+    }
     expect(wet).toBeGreaterThan(50)
     expect(dry).toBeGreaterThan(10)
   })

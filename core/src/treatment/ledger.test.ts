@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from '../flora/records'
 import type { HazardAnswer, Protocol, Use, UseHazard } from '../flora/taxon'
 import { judge } from '../gates/judge'
+import type { Saying } from '../log/stamp'
 import { bringIn, household, load, Pen } from '../test/pen'
 import { bringInKind, leachBaths, meetAll, runStep } from '../test/plants'
 import { isHotThrough } from './groundGerms'
@@ -214,6 +215,28 @@ describe('the hazards of a lot', () => {
       ...{ driedTo_g: null, checked: true, water: 'thrown' },
     })
     expect(germs(BLANCH)?.slice(3)).toEqual(['answered', expect.stringMatching(/Cooked right through\.$/)])
+  })
+  it('grow by the water it was washed in: its germs wait for heat, and clean water brings none', () => {
+    const washedIn = (wash: Saying<'sorted'>['wash']) => {
+      const pen = household(new Pen())
+      pen.force({
+        ...{ type: 'weighed-in', lot: 'A', code: 'A', taxon: 'Urtica dioica', part: 'leafy-top', stage: 'young' },
+        ...{ patch: 'wall', mass_g: 900, pickedAt: pen.now },
+      })
+      pen.wait(1).force({
+        ...{ type: 'sorted', lot: 'A', stageSeen: 'young', kept_g: 900, trimmed_g: 0, trimmedTo: 'compost' },
+        wash,
+      })
+      return pen
+    }
+    const told = (pen: Pen, protocol: Protocol = BLANCH) => lines(pen, [], {}, protocol).map(([, , , state, text]) => [state, text]) // prettier-ignore
+    expect(told(washedIn(null))).toEqual([])
+    expect(told(washedIn({ water: 'safe', changes: 2 }))).toEqual([])
+    const open = washedIn({ water: 'germs', changes: 2 })
+    expect(told(open)).toEqual([['due', 'The water it was washed in carries germs. Cook it right through.']])
+    expect(told(open, { ...BLANCH, steps: [] })).toEqual([['due', 'The water it was washed in carries germs. Nothing of it raw: choose a way that cooks it right through.']]) // prettier-ignore
+    load(open, 900)
+    expect(told(open)).toEqual([['answered', 'The water it was washed in carries germs. Cooked right through.']])
   })
   it('are killed by heat right through, whatever limit the step has, and by no other', () => {
     const hot = (op: string, limit?: Protocol['steps'][number]['limit']) =>
