@@ -23,7 +23,7 @@ test('dandelion along the stand, in two bowls tasted blind, and at the table: th
     await along.getByLabel('It can give').fill(gives)
     await along.getByRole('button', { name: 'Note the bite' }).click()
   }
-  await along.getByRole('combobox', { name: 'Who' }).click()
+  await along.getByRole('combobox', { name: 'Bitten by' }).click()
   await page.locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: 'Mirl' }).click()
   // Nobody bites of what is not told yet, and what was typed stays.
   await bite('by the steps', '8', '30')
@@ -48,7 +48,8 @@ test('dandelion along the stand, in two bowls tasted blind, and at the table: th
   await page.getByText('to eat raw', { exact: true }).click()
   await expect(title).toHaveText('Now: soak cold')
   await expect(page.locator('.now')).toContainText('It is for the taste alone')
-  await page.getByRole('tab', { name: 'Try with less' }).click()
+  await page.getByRole('tab', { name: 'Plan' }).click()
+  await page.getByText('Try a step with less').click()
   await page.getByLabel('Bowl 2: take out').fill('400')
   await page.getByRole('button', { name: 'Set the bowls' }).click()
   await expect(page.locator('.trial').getByRole('alert')).toContainText('leave some in this one')

@@ -7,14 +7,16 @@ export function EaterField({
   value,
   onChange,
   error,
+  label = 'Who',
 }: {
   value: string | undefined
   onChange: (eater: string) => void
   error?: string | undefined
+  label?: string
 }) {
   const eaters = useBook(({ log }) => log.state.house.eaters)
   return (
-    <Field label="Who" error={error}>
+    <Field label={label} error={error}>
       {(id) => (
         <Select
           id={id}

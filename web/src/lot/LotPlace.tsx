@@ -11,7 +11,6 @@ import { OtherNotes } from './OtherNotes'
 import { PlanTab } from './PlanTab'
 import { StoryTab } from './StoryTab'
 import { ThenCard } from './ThenCard'
-import { TrialTab } from './TrialTab'
 import { NotThere } from '../controls/NotThere'
 
 /** One lot: its gates, the one thing to do now, its plan, running it, and its story. */
@@ -70,12 +69,6 @@ export default function LotPlace() {
             children: <GatesTab views={drawn.views} lot={lot} context={context} />,
           },
           { key: 'plan', label: 'Plan', children: <PlanTab lot={lot} context={context} /> },
-          {
-            key: 'trial',
-            label: 'Try with less',
-            destroyOnHidden: true,
-            children: <TrialTab lot={lot} context={context} />,
-          },
           { key: 'story', label: 'Story', destroyOnHidden: true, children: <StoryTab lot={lot} context={context} /> },
           { key: 'other', label: 'Note something else', children: <OtherNotes lot={lot} /> },
         ]}

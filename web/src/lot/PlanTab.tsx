@@ -11,13 +11,20 @@ import {
 } from '@ellop/core'
 import { PlanLosses } from './PlanLosses'
 import { ShortOf } from './ShortOf'
+import { TryWithLess } from './TryWithLess'
 import { figuresOf, StepFigures } from './ThenCard'
 import { formatMass, inUnits } from '../units/units'
 
 /** The whole plan: every step with its figures, limit and sign; why; and what the other schools would do. */
 export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const plan = lotPlan(lot, context)
-  if (plan === undefined) return <p>There is nothing left of it to plan for.</p>
+  if (plan === undefined)
+    return (
+      <>
+        <p>There is nothing left of it to plan for.</p>
+        <TryWithLess lot={lot} context={context} />
+      </>
+    )
   const use = lotUse(lot, context.catalogue)
   const loads = plan.steps.find((step) => step.loads !== undefined)?.loads
   const mass_g = loads === undefined ? lot.mass_g : loads.count * loads.load_g
@@ -70,6 +77,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
             </ul>
           </>
         )}
+        <TryWithLess lot={lot} context={context} />
       </div>
       <div>
         <h3>Why, and for whom</h3>

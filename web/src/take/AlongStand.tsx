@@ -61,7 +61,7 @@ export const ScoreForm = memo(function ScoreForm({ lot }: { lot: LotState }) {
         kind. A wrong taste is spat out.
       </p>
       <div className="form">
-        <EaterField value={taster} onChange={setTaster} />
+        <EaterField label="Bitten by" value={taster} onChange={setTaster} />
         <Field label="Which plant" hint="So that you find it again">
           {(id) => (
             <Input

@@ -29,13 +29,25 @@ import { formatMass, inUnits } from '../units/units'
 import { PalateStrip } from './PalateStrip'
 import '../app/palate.css'
 
-/** A trial of one step: one picking in a few bowls that differ in nothing else, tasted blind. */
-export function TrialTab({ lot, context }: { lot: LotState; context: JudgeContext }) {
+/** A trial of one step: one picking in a few bowls that differ in nothing else, tasted blind. Open where one runs. */
+export function TryWithLess({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const trial = Object.values(context.book.house.trials).find(({ arms }) => arms.some((arm) => arm.lot === lot.id))
   const use = lotUse(lot, context.catalogue)
   const protocol = use && protocolOf(lot, use)
-  if (trial !== undefined) return <TrialRunning trial={trial} context={context} />
-  if (use === undefined || protocol === undefined) return <p>Nothing is on record to try here.</p>
+  if (trial === undefined && (use === undefined || protocol === undefined || lot.mass_g <= 0)) return null
+  return (
+    <details className="set-aside" open={trial !== undefined}>
+      <summary>Try a step with less</summary>
+      {trial !== undefined ? (
+        <TrialRunning trial={trial} context={context} />
+      ) : (
+        use !== undefined && protocol !== undefined && <BeforeTrial lot={lot} use={use} protocol={protocol} />
+      )}
+    </details>
+  )
+}
+
+function BeforeTrial({ lot, use, protocol }: { lot: LotState; use: Use; protocol: Protocol }) {
   const free = protocol.steps.flatMap((step, at) =>
     trialBarred(use, protocol, at) === undefined ? [{ step, at }] : [],
   )
