@@ -24,7 +24,7 @@ import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
 
 /** Masses that tables are made for. */
-const PER = { '100 g': 100, '1 kg': 1000, '1 oz': 28.349523125, '1 lb': 453.59237 } as const
+const PER = { 'a hundred grams': 100, 'a kilogram': 1000, 'an ounce': 28.349523125, 'a pound': 453.59237 } as const
 const BASIS_WORDS: Readonly<Record<Figure['basis'], string>> = {
   fresh: 'of it fresh',
   dry: 'of its dry mass',
@@ -53,7 +53,7 @@ export function Figures({ taxon, context }: { taxon: Taxon; context: JudgeContex
       )}
       {told.map(({ part, figures }) => (
         <table key={part}>
-          <caption>{withCapital(plainWords(part))}, in 100 g of it fresh</caption>
+          <caption>{withCapital(plainWords(part))}, in a hundred grams of it fresh</caption>
           <tbody>
             {figures.map((of) => (
               <FigureRow key={of.what} of={of} />
@@ -94,7 +94,7 @@ function FigureForm({ taxon, parts }: { taxon: Taxon; parts: readonly Part[] }) 
   const [what, setWhat] = useState<FigureOf>('vitamin-c')
   const [value, setValue] = useState('')
   const [unit, setUnit] = useState<FigureUnit>('mg')
-  const [per, setPer] = useState<keyof typeof PER>('100 g')
+  const [per, setPer] = useState<keyof typeof PER>('a hundred grams')
   const [basis, setBasis] = useState<Figure['basis']>('fresh')
   const [source, setSource] = useState('')
   const [typed, setTyped] = useState<string>()
