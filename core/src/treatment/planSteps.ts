@@ -114,8 +114,8 @@ const FERMENT_SALT = 0.022
 const SOUR_g_per_mL = 0.005
 const COVER_RATIO = 3
 const COOKING_OPS = ['blanch', 'boil', 'simmer', 'steam', 'infuse-water']
-/** Steps that need a flame under a pot for all of their minutes. */
 const GRINDING_OPS = ['grind', 'mill']
+/** Steps that need a flame under a pot for all of their minutes. */
 const SIMMERED_OPS = [...COOKING_OPS, 'cook-jam', 'leach-hot']
 
 /** Why the washing water will not do; germs do where a boil comes after. */

@@ -138,14 +138,13 @@ export function drawnBy(mass_g: number, { steps }: Plan): Drawn {
 function whatIsMissing(input: PlanInput, protocol: Protocol, means: Means, catalogue: Catalogue): string {
   const ample = planned(input, protocol, input.mass_g, {}, catalogue)
   if (ample.verdict === 'refuse') return ample.reasons[0]?.text ?? 'It is not allowed here.'
-  // The thriftiest of it: each of the means as short as it is, the others ample, so that what is told is what has to be brought.
-  const asked = (one: Means) => drawnBy(input.mass_g, planned(input, protocol, input.mass_g, one, catalogue))
+  // What has to be brought is told of the way with the least water; its time is that of the ample one.
   const full = drawnBy(input.mass_g, ample)
   const thrifty = thriftiest(input, protocol, catalogue) ?? full
   const lacks = [
     ...lack('of water', means.water_mL, thrifty.water_mL, formatVolume),
     ...lack('of fuel', means.fuel_kWh, thrifty.fuel_kWh, (each) => `${each.toFixed(2)} kWh`),
-    ...lack('', means.time_min, asked({}).time_min, (each) => formatSpan(Math.round(each))),
+    ...lack('', means.time_min, full.time_min, (each) => formatSpan(Math.round(each))),
   ]
   return lacks.length === 0
     ? `All of ${formatMass(input.mass_g)} does not fit water, fuel and time at once.`
