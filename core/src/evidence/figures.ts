@@ -1,6 +1,7 @@
 import type { Taxon } from '../flora/taxon'
 import { plainWords, type Part } from '../flora/vocabulary'
 import type { HouseState } from '../log/houseState'
+import { median } from '../quantity/average'
 import { formatList } from '../quantity/format'
 import { FIGURES, UNIT_OF_ENERGY, type Figure, type FigureOf, type FigureUnit } from './figure'
 
@@ -125,12 +126,6 @@ function strange(one: PerFresh, same: readonly PerFresh[]): readonly string[] {
       ? `about ${Math.round(times)} times ${than}: a point or a unit may have slipped`
       : `about one ${Math.round(times)}th of ${than}: a point or a unit may have slipped`,
   ]
-}
-
-function median(values: readonly number[]): number {
-  const sorted = values.toSorted((a, b) => a - b)
-  const half = Math.floor(sorted.length / 2)
-  return sorted.length % 2 === 1 ? (sorted[half] ?? 0) : ((sorted[half - 1] ?? 0) + (sorted[half] ?? 0)) / 2
 }
 
 const DIGITS = 2

@@ -5,6 +5,7 @@ import type { TrialArm, TrialFact } from '../log/houseState'
 import type { BookState } from '../log/fold'
 import { strandsOf, type LotState, type TasteFact } from '../lot/lotState'
 import { opNoun } from '../lot/opNoun'
+import { mean } from '../quantity/average'
 import { chance } from '../quantity/chance'
 import { formatCount, formatList, formatSpan } from '../quantity/format'
 import { notForTongue, notLeftOut } from '../treatment/tongue'
@@ -201,10 +202,6 @@ function outcomeWords(
   )
   const next = next_min === undefined ? '' : ` Next time, against the best of these: ${amount(next_min)}.`
   return `Against ${amount(reference.minutes)}, ${formatList(told)}.${next} True of what grows ${place === undefined ? 'there' : `at ${place}`}, and of these tongues; it moves no limit.`
-}
-
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, each) => sum + each, 0) / values.length
 }
 
 /** A trial that cannot be set, and which field is wrong; undefined where it can. */

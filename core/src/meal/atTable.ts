@@ -1,5 +1,6 @@
 import { findTaxon } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
+import { median } from '../quantity/average'
 import type { JudgeContext } from '../gates/verdict'
 import { lotUse } from '../treatment/batchUse'
 import { isBegun, strandsOf } from '../lot/lotState'
@@ -45,13 +46,13 @@ export function dishesAtTable(
   const dishes = [...new Set(heard.map(({ dish }) => dish))]
   return dishes.map((dish): DishAtTable => {
     const those = heard.filter((each) => each.dish === dish)
-    const said = those.flatMap(({ liking }) => (liking === null ? [] : [liking])).toSorted((a, b) => a - b)
+    const said = those.flatMap(({ liking }) => (liking === null ? [] : [liking]))
     const sum = (of: (each: (typeof those)[number]) => number) => those.reduce((total, each) => total + of(each), 0)
     const kcal = sum((each) => each.kcal) / those.length
     return {
       dish,
       portions: those.length,
-      liking: said.length === 0 ? undefined : { middle: ((said[Math.floor((said.length - 1) / 2)] ?? 0) + (said[Math.ceil((said.length - 1) / 2)] ?? 0)) / 2, said: said.length }, // prettier-ignore
+      liking: said.length === 0 ? undefined : { middle: median(said), said: said.length },
       eaten: { eaten_g: sum(({ eaten_g }) => eaten_g), served_g: sum(({ served_g }) => served_g) },
       energy_kcal: Number.isFinite(kcal) ? kcal : undefined,
     }

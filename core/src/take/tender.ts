@@ -2,6 +2,7 @@ import { findTaxon } from '../flora/catalogue'
 import type { Taxon, Use } from '../flora/taxon'
 import type { JudgeContext } from '../gates/verdict'
 import { EIGHTY } from '../outing/effort'
+import { mean } from '../quantity/average'
 import type { Range } from '../quantity/range'
 
 /** Where a cook's own tips snapped, and what one gives when it is broken at each joint. */
@@ -52,8 +53,4 @@ export function ownTender(
         return weights.length === 0 ? [] : [{ joints: count, each_g: mean(weights), tips: weights.length }]
       }),
   }
-}
-
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, each) => sum + each, 0) / values.length
 }

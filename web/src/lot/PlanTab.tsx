@@ -57,9 +57,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
                 <p>Look for: {inUnits(step.check.replace(/\.$/, ''))}.</p>
               )}
               {stepNotes(plan.steps, index).map((note) => (
-                <p key={note} className="step-note">
-                  {inUnits(note)}
-                </p>
+                <p key={note}>{inUnits(note)}</p>
               ))}
             </li>
           ))}

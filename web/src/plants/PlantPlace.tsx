@@ -460,7 +460,11 @@ function AtTable({ dishes }: { dishes: readonly DishAtTable[] }) {
             <td>
               {percent(eaten_g / served_g)} of {formatCount(portions, 'portion')}
             </td>
-            <td>{energy_kcal === undefined ? 'not on record' : `about ${Math.round(energy_kcal)} kcal a portion`}</td>
+            <td>
+              {energy_kcal === undefined
+                ? 'not on record'
+                : `about ${Math.round(energy_kcal)} kcal a portion (planning value)`}
+            </td>
           </tr>
         ))}
       </tbody>
