@@ -43,11 +43,16 @@ export * from './gates/nibble'
 export * from './gates/plate'
 export * from './gates/verdict'
 
+// How fresh it is
+export * from './freshness/freshness'
+export * from './freshness/life'
+export * from './freshness/lifeLimits'
+export * from './freshness/storedAs'
+
 // A lot, as screens draw it
 export * from './lot/asLastTime'
 export * from './lot/doNow'
 export * from './lot/opNoun'
-export * from './lot/rawUntil'
 export * from './lot/due'
 export * from './lot/gateView'
 export * from './lot/held'

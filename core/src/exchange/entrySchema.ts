@@ -8,7 +8,7 @@ import { ACCESS, CUT_HEIGHTS, CUT_SIDES, PAST_USES, SOIL_METALS, UPSTREAM, VIGOU
 import { GROUND_SCHOOLS } from '../ground/schools'
 import type { Entry, EntryType } from '../log/entries'
 import { FIND_STATES, GIFTS } from '../log/houseState'
-import { DIG_TOOLS, INGREDIENTS, LIGHTS, LOOKS, READINGS } from '../lot/lotState'
+import { CUTTINGS, DIG_TOOLS, INGREDIENTS, LIGHTS, LOOKS, PLACES, READINGS } from '../lot/lotState'
 import { PURPOSES } from '../take/setAside'
 import { KIT } from '../treatment/kit'
 import { check, type Checked } from './check'
@@ -231,6 +231,20 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     chilled: Joi.boolean(),
     looks: Joi.string().valid(...LOOKS),
   },
+  placed: {
+    ...LOT,
+    place: Joi.string().valid(...PLACES),
+    temp_C: nullable(temp_C()),
+  },
+  'sample-dried': {
+    ...LOT,
+    wet_g: mass_g(),
+    before_g: mass_g(),
+    dry_g: mass_g(),
+    apart_min: minutes(),
+  },
+  'cut-up': { ...LOT, how: Joi.string().valid(...CUTTINGS) },
+  'store-read': { ...LOT, pack: id(), temp_C: temp_C(), simulated: Joi.boolean().valid(true).optional() },
   'strays-sorted': { ...LOT, found: count() },
   'stand-counted': {
     ...LOT,
@@ -341,7 +355,14 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     goal: goal(),
     without: Joi.array().items(count()).unique().max(20).optional(),
   },
-  'step-begun': { ...LOT, protocol: text(), step: count(), load: count().min(1), mass_g: mass_g() },
+  'step-begun': {
+    ...LOT,
+    protocol: text(),
+    step: count(),
+    load: count().min(1),
+    mass_g: mass_g(),
+    water: strictObject({ water_mL: Joi.number().greater(0).max(1_000_000), fresh: Joi.boolean() }).optional(),
+  },
   'step-done': {
     ...LOT,
     begun: id(),

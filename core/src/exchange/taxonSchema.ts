@@ -39,7 +39,12 @@ const limit = Joi.alternatives().try(
   }),
   strictObject({ measure: Joi.valid('dried-to'), moisture: Joi.number().greater(0).less(1) }),
   strictObject({ measure: Joi.valid('seen'), sign: text() }),
-  strictObject({ measure: Joi.valid('ph'), atMost: Joi.number().min(3).max(4.6) }),
+  strictObject({
+    measure: Joi.valid('ph'),
+    atMost: Joi.number().min(3).max(4.6),
+    minutes: Joi.number().greater(0).optional(),
+    saltAtLeast: Joi.number().min(0.01).max(0.3).optional(),
+  }),
   Joi.object({
     measure: Joi.valid('baths').required(),
     least: Joi.number().integer().min(1).max(50).required(),
@@ -129,6 +134,10 @@ const use = Joi.object({
   firstTaste_g: Joi.number().greater(0),
   ifUnreachable: text(),
   keepsRaw_days: strictObject({ ambient: Joi.number().min(0), chilled: Joi.number().min(0) }).optional(),
+  spoilsRaw_days: strictObject({
+    ambient: Joi.number().min(Joi.ref('...keepsRaw_days.ambient')),
+    chilled: Joi.number().min(Joi.ref('...keepsRaw_days.chilled')),
+  }).when('keepsRaw_days', { is: Joi.exist(), then: Joi.required(), otherwise: Joi.forbidden() }),
   stores: list(
     Joi.object({
       store: Joi.valid(...STORES).required(),
@@ -147,6 +156,7 @@ const use = Joi.object({
         high: Joi.number().min(Joi.ref('low')),
         unit: Joi.valid('days', 'months'),
       }).required(),
+      onceOpened_days: Joi.number().greater(0),
       atRoom: Joi.boolean(),
       says: text().required(),
     }),

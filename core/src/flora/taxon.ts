@@ -87,7 +87,10 @@ export interface Use {
   readonly firstTaste_g?: number
   /** What may be done with it where a kitchen cannot reach a limit. */
   readonly ifUnreachable?: string
+  /** Until it is limp or dull, in a kitchen and cold: a matter of how it eats. */
   readonly keepsRaw_days?: { readonly ambient: number; readonly chilled: number }
+  /** Until it is eaten raw, packed or cooked no more, in a kitchen and cold: planning values, read by kind of part. */
+  readonly spoilsRaw_days?: { readonly ambient: number; readonly chilled: number }
   readonly stores: readonly StoreRule[]
   readonly amounts: readonly AmountCap[]
   readonly cautionFor: readonly Caution[]
@@ -189,8 +192,8 @@ export type CriticalLimit =
   | { readonly measure: 'food-temperature'; readonly temp_C: number; readonly minutes: number }
   | { readonly measure: 'dried-to'; readonly moisture: number }
   | { readonly measure: 'seen'; readonly sign: string }
-  /** Acid, measured in the middle of the largest piece. */
-  | { readonly measure: 'ph'; readonly atMost: number }
+  /** Acid, measured in the middle of the largest piece; of a ferment its days and its salt over everything as well. */
+  | { readonly measure: 'ph'; readonly atMost: number; readonly minutes?: number; readonly saltAtLeast?: number }
   /** Taste-ended: at least so many baths of so many minutes each, then a crumb that tastes of so little (0 to 10), spat out. */
   | {
       readonly measure: 'baths'
@@ -212,6 +215,8 @@ export interface StoreRule {
     /** Salt over the mass of everything. */
     | { readonly measure: 'salt-share'; readonly atLeast: number }
   readonly keeps: { readonly low: number; readonly high: number; readonly unit: 'days' | 'months' }
+  /** Once a container was opened; where absent, the figure for the store. */
+  readonly onceOpened_days?: number
   /** It may stand at room warmth. */
   readonly atRoom?: boolean
   readonly says: string

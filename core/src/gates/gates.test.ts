@@ -11,7 +11,7 @@ import { judge, packAsLot, type Intent } from './judge'
 import { eaterVerdict } from './plate'
 import { doNow } from '../lot/doNow'
 import { lotUse } from '../treatment/batchUse'
-import { storedAs } from './keep'
+import { storedAs } from '../freshness/storedAs'
 import { GATE_NAMES, GATES, type Gate } from './verdict'
 
 const see = (pen: Pen, gate: Gate, intent: Intent = {}) => {
@@ -845,13 +845,18 @@ describe('Keep', () => {
     expect(after(240).state).toBe('open')
     expect(after(300)).toMatchObject({
       state: 'closed',
-      reasons: ['It has stood for 5 hours since it was cooked. Throw it away; next time chill or freeze it at once.'],
+      reasons: [expect.stringMatching(/^Cooked, made .*: it stood warm \(5 to 60 °C\) for 4 h in all by /)],
     })
     const missed = bringIn(opened())
     load(missed, 900, { outcome: 'off-boil' })
-    missed.wait(600)
     expect(storedAs(missed.lot(), missed.context)).toBe('raw')
     expect(see(missed, 'keep', cold).state).toBe('open')
+    // Wilted in hot water and not cooked through: its hours count like those of what was cut.
+    missed.wait(600)
+    expect(see(missed, 'keep', cold)).toMatchObject({
+      state: 'closed',
+      reasons: [expect.stringMatching(/^Raw and cut or wet, made .*: it stood warm/)],
+    })
   })
   const frozen = (storeTemp_C: number | null): Intent => ({ keep: { store: 'frozen', storeTemp_C } })
   it('wants a store on record and its limit measured', () => {
@@ -900,7 +905,7 @@ describe('Keep', () => {
       water: null,
     })
     expect(see(pen, 'makeSafe').reasons[0]).toBe(
-      'Load 1 does not count for the dry: 121 g dry, 120 g is dry enough. Do it again.',
+      'Load 1 does not count for the dry: 121 g dry, 120 g is dry enough (began drier? dry a sample until its weight stands, and note it). Do it again.',
     )
     const again = pen.write({
       type: 'step-begun',
@@ -1172,17 +1177,21 @@ describe('Plate', () => {
     pen.wait(20)
     expect(serve(pen, 'ann', 20)).toEqual({
       state: 'closed',
-      reasons: ['It has stood for 4 hours since it was cooked. Throw it away; next time chill or freeze it at once.'],
+      reasons: [expect.stringMatching(/^Cooked, made .*: it stood warm \(5 to 60 °C\) for 4 h in all by /)],
     })
     const packed = cook(opened())
     packed.write({ type: 'packed', lot: 'A', pack: 'p', store: 'chilled', mass_g: 600, containers: 1, storeTemp_C: 3 })
     const [pack] = packed.lot().packs
     const fromPack = () =>
       see(packed, 'plate', { serve: { portions: [{ eater: 'ann', mass_g: 20 }], pack: pack ?? null } })
-    packed.wait(3 * 1440 - 2)
+    // Three days from when it was cooked, not from when it was put away.
+    packed.wait(3 * 1440 - 10)
     expect(fromPack().state).toBe('open')
-    packed.wait(1)
-    expect(fromPack()).toEqual({ state: 'closed', reasons: ['This pack was to be thrown away on 2027-05-19.'] })
+    packed.wait(10)
+    expect(fromPack()).toEqual({
+      state: 'closed',
+      reasons: [expect.stringMatching(/^Cooked, made Sun 16 May .*: even cold it kept only until Wed 19 May /)],
+    })
     const wrong = pack === undefined ? null : { ...pack, store: 'dried' as const }
     expect(see(packed, 'plate', { serve: { portions: [{ eater: 'ann', mass_g: 20 }], pack: wrong } }).reasons[0]).toBe(
       'The record does not allow the way this pack was kept.',

@@ -45,8 +45,9 @@ function find(gate: Gate, lot: LotState, context: JudgeContext, intent: Intent):
 
 /** A pack as the gates see it: the treatment it had when it was packed, and all that has been learnt of its lot since. */
 export function packAsLot(lot: LotState, pack: PackState): LotState {
-  const { tells, firstCutAt, attestedAt, strays, stand, sorted, tastes } = lot
-  return { ...pack.lotThen, tells, firstCutAt, attestedAt, strays, stand, sorted, tastes, asPack: pack.id }
+  const { tells, firstCutAt, firstCutNoted, attestedAt, strays, stand, sorted, tastes } = lot
+  const learnt = { tells, firstCutAt, firstCutNoted, attestedAt, strays, stand, sorted, tastes }
+  return { ...pack.lotThen, ...learnt, asPack: pack.id }
 }
 
 function unknownGate(gate: never): never {

@@ -1,9 +1,12 @@
 import type { Store, StoreRule } from '../flora/taxon'
-import { STANDS_AT_MOST_MINUTES, stoodMinutes, stoodReason, storeRule, type StoredAs } from '../keep/storage'
-import { strandsOf, type LotState } from '../lot/lotState'
+import { freshnessOf } from '../freshness/freshness'
+import { saltShare } from '../keep/steady'
+import { storedAs } from '../freshness/storedAs'
+import { wettings } from '../keep/wettings'
+import { storeRule } from '../keep/storage'
+import type { LotState } from '../lot/lotState'
 import { formatTemp } from '../quantity/format'
 import { lotUse } from '../treatment/batchUse'
-import { isTreating, protocolOf, treatmentProgress } from '../treatment/progress'
 import { ajarFor, closedBy, openWith, type Finding, type JudgeContext } from './verdict'
 
 /** How a cook means to keep part of a lot. */
@@ -25,8 +28,10 @@ export function keepGate(lot: LotState, context: JudgeContext, intent: KeepInten
       `The record does not keep it ${intent.store} as it is (${as}). It allows: ${ways.join(', ') || 'nothing as it is'}.`,
     )
   }
-  const stood = as === 'treated' ? stoodMinutes(lot, context.now) : 0
-  if (stood > STANDS_AT_MOST_MINUTES) return closedBy(stoodReason(stood))
+  const { must, life } = freshnessOf(lot, context)
+  if (must.length > 0) return closedBy(...must)
+  if (intent.store === 'frozen' && life.thawedRaw && as === 'raw')
+    return closedBy('It was frozen raw and has thawed: it is not frozen raw again. Cook it first, or eat it today.')
   return limitFinding(rule, lot, intent.storeTemp_C)
 }
 
@@ -72,41 +77,8 @@ function limitFinding({ limit, says, store }: StoreRule, lot: LotState, storeTem
   }
 }
 
+/** The last reading that holds still: what was measured before something was put to it tells of what it was. */
 function lastReading(lot: LotState, kind: 'ph' | 'brix'): number | undefined {
-  return lot.readings.filter(({ what }) => what === kind).at(-1)?.value
-}
-
-/** Salt over everything, addition by addition: what is taken out in between takes its share along. */
-function saltShare(lot: LotState): number {
-  return lot.added.reduce(
-    (share, { what, mass_g, whole_g }) => (share * (whole_g - mass_g) + (what === 'salt' ? mass_g : 0)) / whole_g,
-    0,
-  )
-}
-
-/** What had been done to the lot: dried within its limit and not wetted since, made safe, or neither. */
-export function storedAs(lot: LotState, context: JudgeContext): StoredAs {
-  if (lot.joined.length > 0 && lot.runs.length === 0) {
-    const each = new Set(strandsOf(lot).map((strand) => storedAs(strand.lot, context)))
-    const [only] = each
-    return each.size === 1 && only !== undefined ? only : 'raw'
-  }
-  const use = lotUse(lot, context.catalogue)
-  const protocol = use === undefined ? undefined : protocolOf(lot, use)
-  if (use === undefined || protocol === undefined) return 'raw'
-  const { steps, complete } = treatmentProgress(lot, protocol, use, context.book.house)
-  const dried = steps.some(
-    ({ step, index, met }) => step.limit?.measure === 'dried-to' && met && isDrySince(lot, protocol.name, index),
-  )
-  if (dried) return 'dried'
-  return complete && steps.some(({ step }) => isTreating(step, lot.way?.goal ?? 'eat')) ? 'treated' : 'raw'
-}
-
-/** Whether a load came out of a drying after the last water that the lot lay in, by whatever way. */
-function isDrySince(lot: LotState, way: string, step: number): boolean {
-  const wetUntil = lot.baths.map(({ begunAt, endedAt }) => endedAt ?? begunAt)
-  return lot.runs.some(
-    ({ protocol, step: of, done }) =>
-      protocol === way && of === step && done !== null && wetUntil.every((at) => at < done.at),
-  )
+  const put = [...lot.added.map(({ at }) => at), ...wettings(lot)].sort().at(-1) ?? ''
+  return lot.readings.filter(({ what, at }) => what === kind && at >= put).at(-1)?.value
 }

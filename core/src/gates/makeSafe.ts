@@ -4,7 +4,7 @@ import { opNoun } from '../lot/opNoun'
 import { formatCount, withCapital } from '../quantity/format'
 import type { LotState } from '../lot/lotState'
 import { lotUse } from '../treatment/batchUse'
-import { isTreating, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
+import { protocolOf, requiredSteps, treatmentProgress, type StepProgress } from '../treatment/progress'
 import { ajarFor, closedBy, finding, openWith, worstOf, type Finding, type JudgeContext } from './verdict'
 
 /**
@@ -29,7 +29,7 @@ export function makeSafeGate(lot: LotState, context: JudgeContext): Finding {
 function asksForTreatment(lot: LotState, { catalogue }: JudgeContext): boolean {
   const use = lotUse(lot, catalogue)
   const protocol = use && protocolOf(lot, use)
-  return protocol === undefined || protocol.steps.some((step) => isTreating(step, 'eat'))
+  return use === undefined || protocol === undefined || requiredSteps(protocol, use, 'eat').length > 0
 }
 
 function treatedInOne(lot: LotState, { book, catalogue, now }: JudgeContext): Finding {
@@ -48,8 +48,7 @@ function treatedInOne(lot: LotState, { book, catalogue, now }: JudgeContext): Fi
   if (protocol.storeOnly === true)
     return ajarFor(`Not yet food: “${protocol.name}” only keeps it. Choose a way that makes it safe.`)
   const progress = treatmentProgress(lot, protocol, use, book.house)
-  const goal = lot.way?.goal ?? 'eat'
-  const undone = progress.steps.filter(({ step, met }) => isTreating(step, goal) && !met)
+  const undone = progress.steps.filter(({ required, met }) => required && !met)
   const missed = undone.flatMap(({ missed: misses, step }) =>
     misses.map(({ run, why }) => `Load ${run.load} does not count for the ${step.op}: ${why}. Do it again.`),
   )
@@ -70,9 +69,11 @@ function dueText({ step, covered_g, toCover_g, baths }: StepProgress): string {
 
 function bathText(
   doing: string,
-  { counted, least, running, taste, tooShort }: NonNullable<StepProgress['baths']>,
+  { counted, least, running, taste, uncounted }: NonNullable<StepProgress['baths']>,
 ): string {
-  const short = tooShort === 0 ? '' : ` ${formatCount(tooShort, 'bath')} too short to count.`
+  const last = uncounted.at(-1)
+  const short =
+    last === undefined ? '' : ` ${formatCount(uncounted.length, 'bath')} did not count, the last because: ${last.why}.`
   if (counted < least) return `${doing}: ${counted} of at least ${least} baths are done.${short}`
   if (running !== undefined) return `${doing}: ${counted} baths are done, and it lies in another.`
   return taste === undefined

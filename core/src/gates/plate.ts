@@ -1,7 +1,7 @@
+import { freshnessOf, packFreshness, packRule } from '../freshness/freshness'
 import { findTaxon } from '../flora/catalogue'
 import type { Taxon, Use } from '../flora/taxon'
 import type { Sensitivity } from '../flora/vocabulary'
-import { discardBy, STANDS_AT_MOST_MINUTES, stoodMinutes, stoodReason, storeRule } from '../keep/storage'
 import type { EaterId } from '../log/entry'
 import { kitchenAt, type EaterState } from '../log/houseState'
 import { strandsOf, type LotState, type PackState, type Portion } from '../lot/lotState'
@@ -10,7 +10,6 @@ import { formatMass } from '../quantity/format'
 import { minutesBetween } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf } from '../treatment/progress'
-import { storedAs } from './keep'
 import { ajarFor, finding, type Finding, type GateState, type JudgeContext } from './verdict'
 
 /** Hours that must lie between a first taste and an ordinary portion. */
@@ -147,27 +146,10 @@ function firstTaste(use: Use, taxon: Taxon, eater: EaterId, share: number, { boo
   }
 }
 
+/** Why food in hand, or in a pack, has no life left to be eaten in; none where it has. */
 export function lifeReasons(lot: LotState, context: JudgeContext, pack: PackState | null): readonly string[] {
-  const { catalogue, now } = context
-  if (pack === null) {
-    const stood = storedAs(lot, context) === 'dried' ? 0 : stoodMinutes(lot, now)
-    const outlived = lot.from.flatMap((origin) => sourcePackEnd(origin, context))
-    return [...(stood > STANDS_AT_MOST_MINUTES ? [stoodReason(stood)] : []), ...outlived]
-  }
-  const use = lotUse(pack.lotThen, catalogue)
-  const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
-  if (rule === undefined) return ['The record does not allow the way this pack was kept.']
-  const until = discardBy(rule, pack.at)
-  return until <= now ? [`This pack was to be thrown away on ${until.slice(0, 10)}.`] : []
-}
-
-/** What came out of a pack has no longer to live than the pack had when it was opened. */
-function sourcePackEnd({ lot, pack: id, at }: LotState['from'][number], context: JudgeContext): readonly string[] {
-  const pack = context.book.lots.get(lot)?.packs.find((each) => each.id === id)
-  if (pack === undefined) return []
-  const use = lotUse(pack.lotThen, context.catalogue)
-  const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
-  return rule === undefined || discardBy(rule, pack.at) > at
-    ? []
-    : [`It came out of a pack that was to be thrown away on ${discardBy(rule, pack.at).slice(0, 10)}.`]
+  if (pack === null) return freshnessOf(lot, context).must
+  return packRule(pack, context).rule === undefined
+    ? ['The record does not allow the way this pack was kept.']
+    : packFreshness(pack, context).must
 }

@@ -1,14 +1,23 @@
+import { freshnessOf } from '../freshness/freshness'
 import { findTaxon, findUse } from '../flora/catalogue'
 import { recallsOf } from '../lot/kin'
-import { strandsOf, type LotState } from '../lot/lotState'
+import { strandsOf, USED_UP_g, type LotState } from '../lot/lotState'
 import { ajarFor, closedBy, finding, openWith, worstOf, type Finding, type JudgeContext } from './verdict'
 
-/** Opens when only the edible part at an edible stage goes on: sorted, trimmed, shaken out or washed in fit water, weighed. */
+/** Opens when only the edible part at an edible stage goes on: sorted, trimmed, shaken out or washed in fit water, weighed; and none of it past its life. */
 export function sortGate(lot: LotState, context: JudgeContext): Finding {
   const turned = recallsOf(lot, context.book).flatMap((recall) =>
     recall.what === 'food' ? [`It has turned bad: ${recall.why}`] : [],
   )
-  return worstOf([finding(turned, [], []), ...strandsOf(lot).map((strand) => pickingSort(strand.lot, context))])
+  return worstOf([
+    finding([...turned, ...pastItsLife(lot, context)], [], []),
+    ...strandsOf(lot).map((strand) => pickingSort(strand.lot, context)),
+  ])
+}
+
+/** What is left of a lot in hand when its life is over; what a pack holds has a life of its own, which Plate asks for. */
+function pastItsLife(lot: LotState, context: JudgeContext): readonly string[] {
+  return lot.asPack !== null || lot.mass_g < USED_UP_g ? [] : freshnessOf(lot, context).must
 }
 
 function pickingSort(lot: LotState, { catalogue }: JudgeContext): Finding {

@@ -112,8 +112,10 @@ function standsAlone({ stand, weighedIn }: LotState): boolean {
 
 /** Tells noted on the whole lot, before the first cutting. */
 export function countingTells(lot: LotState): readonly TellFact[] {
-  const { firstCutAt } = lot
-  return firstCutAt === null ? lot.tells : lot.tells.filter(({ at }) => at < firstCutAt)
+  const { firstCutAt, firstCutNoted } = lot
+  return firstCutAt === null
+    ? lot.tells
+    : lot.tells.filter(({ at, noted }) => at < firstCutAt && noted <= (firstCutNoted ?? noted))
 }
 
 /** A key tell that does not show in the season of the picking. */

@@ -21,6 +21,7 @@ const at = (hours: number) => new Date(Date.UTC(2027, 9, 1) + hours * 3.6e6).toI
 const bathsOf = (count: number, protocol = 'cold baths') =>
   Array.from({ length: count }, (_, index) => ({
     entry: `b${index}`,
+    lotMass_g: 900,
     protocol,
     step: 5,
     water_mL: 3200,

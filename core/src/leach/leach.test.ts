@@ -107,6 +107,7 @@ describe('leaching', () => {
 describe('tannin in the baths of a lot', () => {
   const bath = (begunAt: string, endedAt: string | null) => ({
     entry: 'x',
+    lotMass_g: 900,
     protocol: 'cold baths',
     step: 5,
     water_mL: 3600,

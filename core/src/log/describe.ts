@@ -111,6 +111,9 @@ const FACT_WORDS: Readonly<Record<string, string>> = {
   companions: 'what else grows there',
 }
 
+const PLACE_WORDS = { kitchen: 'out in the kitchen', cold: 'into the cold', hot: 'to keep hot' } as const
+const CUTTING_WORDS = { cut: 'Cut up', pounded: 'Pounded or pureed', juiced: 'Juiced', soaked: 'Soaked' } as const
+
 function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue): string {
   switch (entry.type) {
     case 'weighed-in':
@@ -125,6 +128,14 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       return `A stray: ${entry.what}${entry.brokenUp ? ', already broken up with the rest' : ''}.`
     case 'revived':
       return `Stood in cold water for ${formatSpan(entry.minutes)}: ${entry.looks} after${entry.chilled ? ', wrapped and into the cold' : ''}.`
+    case 'placed':
+      return `Put ${PLACE_WORDS[entry.place]}${entry.temp_C === null ? '' : `, at ${formatTemp(entry.temp_C)}`}.`
+    case 'sample-dried':
+      return `A sample dried until its weight stood: ${formatMass(entry.wet_g)} became ${formatMass(entry.dry_g)}.`
+    case 'cut-up':
+      return `${CUTTING_WORDS[entry.how]}: it keeps like cooked food from here on.`
+    case 'store-read':
+      return `The store of pack ${entry.pack} measured: ${formatTemp(entry.temp_C)}${entry.simulated === true ? ' (stand-in)' : ''}.`
     case 'strays-sorted':
       return `Gone through again; ${formatCount(entry.found, 'stray')} taken out.`
     case 'stand-counted':

@@ -209,6 +209,17 @@ export const EMPTY_HOUSE: HouseState = {
   setRight: {},
 }
 
+/**
+ * How high the kitchen of an instant lies, m: as it was noted then, or as the same kitchen was set right to since, whichever is stricter (higher).
+ * So what was boiled there before a correction is asked again. Undefined when no kitchen was ever noted.
+ */
+export function elevationAt(house: HouseState, at: Instant): number | undefined {
+  const kitchen = kitchenAt(house, at)
+  if (kitchen === undefined) return undefined
+  const later = house.kitchens.filter((each) => each.at > at && each.name === kitchen.name)
+  return Math.max(kitchen.elevation_m, ...later.map(({ elevation_m }) => elevation_m))
+}
+
 /** The kitchen as it was at an instant; the first one for earlier instants, undefined when none was ever noted. */
 export function kitchenAt(house: HouseState, at: Instant): KitchenFact | undefined {
   return house.kitchens.findLast((kitchen) => kitchen.at <= at) ?? house.kitchens[0]

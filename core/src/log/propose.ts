@@ -1,3 +1,5 @@
+import { freshnessOf, packFreshness } from '../freshness/freshness'
+import { COLD_AT_MOST_C, HOT_AT_LEAST_C } from '../freshness/lifeLimits'
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
 import { refuseOwnPlant } from '../flora/own'
 import { CHARACTERS, FALLS, plainWords, type Part } from '../flora/vocabulary'
@@ -6,15 +8,20 @@ import { judge, packAsLot, type Intent } from '../gates/judge'
 import { shutForNibble } from '../gates/nibble'
 import { neverReason } from '../gates/sort'
 import { FOOD_GATES, GATE_NAMES, type GateVerdict, type JudgeContext } from '../gates/verdict'
-import { emptyLot, isBegun, isOnlyCounted, strandsOf, type LotState } from '../lot/lotState'
+import { emptyLot, isBegun, isOnlyCounted, strandsOf, USED_UP_g, type LotState, type PackState } from '../lot/lotState'
 import { instrument } from '../instruments/instruments'
-import { rawUntil } from '../lot/rawUntil'
 import { massBalance } from '../lot/story'
-import { formatList, formatMass, formatSpan, withoutCapital } from '../quantity/format'
+import { formatList, formatMass, formatSpan, formatTemp, withoutCapital } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { leftoverChoices } from '../treatment/leftovers'
-import { protocolOf, treatmentProgress, type StepProgress, type TreatmentProgress } from '../treatment/progress'
+import {
+  protocolOf,
+  TIMER_SLACK_MINUTES,
+  treatmentProgress,
+  type StepProgress,
+  type TreatmentProgress,
+} from '../treatment/progress'
 import { removalOf } from '../take/removal'
 import { PURPOSE_WORDS, PURPOSES, purposesOf } from '../take/setAside'
 import type { Protocol } from '../flora/taxon'
@@ -32,6 +39,8 @@ import type { InstrumentSetRight } from './entries/instrumentSetRight'
 import type { GaveBack } from './entries/gaveBack'
 import type { StandSetAside } from './entries/standSetAside'
 import type { StopNoted } from './entries/stopNoted'
+import type { SampleDried } from './entries/sampleDried'
+import type { Placed } from './entries/placed'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
 import type { Struck } from './entries/struck'
@@ -54,8 +63,6 @@ export interface Refusal {
 
 /** Clocks of one kitchen may differ by this much. */
 const CLOCK_SKEW_MINUTES = 1
-/** A timed minute is a minute: what a click takes is let go. */
-const TIMER_SLACK_MINUTES = 0.05
 const SCALE_g = 0.5
 
 const IN_FUTURE = 'That moment is still to come. Give a time that has passed.'
@@ -157,13 +164,24 @@ function checkLineage(entry: LineageEntry, context: JudgeContext): Proposal {
       const lot = lots.get(entry.lot)
       const pack = lot?.packs.find(({ id }) => id === entry.pack)
       if (lot === undefined || pack === undefined) return no('pack', 'There is no such pack of this lot.')
-      return entry.mass_g > pack.mass_g + SCALE_g ? tooMuch('mass_g', pack.mass_g) : OK
+      if (entry.mass_g > pack.mass_g + SCALE_g) return tooMuch('mass_g', pack.mass_g)
+      return mayOpen(lot, pack, context)
     }
     case 'joined':
       return checkJoin(entry, context)
     default:
       return unknownEntry(entry)
   }
+}
+
+/** What is held or past its life is not brought back into hand: it is thrown away out of the larder. */
+function mayOpen(lot: LotState, pack: PackState, context: JudgeContext): Proposal {
+  const food = packAsLot(lot, pack)
+  const closed = FOOD_GATES.map((gate) => judge(gate, food, context)).filter(({ state }) => state === 'closed')
+  const against = [...packFreshness(pack, context).must, ...closed.flatMap(({ reasons }) => reasons)]
+  return against.length === 0
+    ? OK
+    : no('pack', `This pack is opened no more: throw it away from the larder. ${against.join(' ')}`)
 }
 
 const HALF_DONE = 'Some of its loads are done and some are not. Finish them first.'
@@ -186,7 +204,9 @@ function checkJoin(entry: Extract<LineageEntry, { type: 'joined' }>, context: Ju
         `Lot ${lot.code}: ${GATE_NAMES[unseen.gate]} is not open yet, and in a batch it could not be made up for. ${unseen.reasons.join(' ')}`,
       )
   }
-  const lots = parts.flatMap(({ lot, mass_g }) => (lot === undefined ? [] : [{ lotThen: lot, mass_g }]))
+  const lots = parts.flatMap(({ lot, mass_g }) =>
+    lot === undefined ? [] : [{ lotThen: lot, mass_g, at: context.now }],
+  )
   if (lots.every(({ lotThen }) => judge('makeSafe', lotThen, context).state === 'open')) return OK
   const batch = { ...emptyLot(entry.lot), joined: lots }
   const use = lotUse(batch, context.catalogue)
@@ -390,11 +410,21 @@ function checkWeighIn(
   return use.verdict === 'never' ? no('stage', neverReason(use.whyNever, use.instead)) : OK
 }
 
+/** Whether an entry takes food further: with what is past its life nothing more is done, as if it were fresh. */
+function goesOn(entry: LotEntry): boolean {
+  return GOING_ON.includes(entry.type) || (entry.type === 'bath-changed' && entry.fresh !== null)
+}
+const GOING_ON: readonly LotEntry['type'][] = [
+  'step-begun', 'way-chosen', 'revived', 'cut-up', 'ingredient-added', 'washed', 'placed',
+] // prettier-ignore
+
 function checkLotEntry(
   entry: Exclude<LotEntry, { type: 'weighed-in' }>,
   lot: LotState,
   context: JudgeContext,
 ): Proposal {
+  const past = goesOn(entry) && lot.mass_g >= USED_UP_g ? freshnessOf(lot, context).must : []
+  if (past.length > 0) return no('lot', past.join(' '))
   switch (entry.type) {
     case 'tell-seen': {
       const wrong = entry.states.find((state) => !CHARACTERS[entry.character]?.states.includes(state))
@@ -464,6 +494,19 @@ function checkLotEntry(
     }
     case 'revived':
       return checkRevived(lot, context)
+    case 'placed':
+      return checkPlaced(entry)
+    case 'sample-dried':
+      return checkSample(entry)
+    case 'cut-up':
+      return freshnessOf(lot, context).life.kind === 'raw'
+        ? OK
+        : no('lot', 'It is not whole and raw any more: cutting it changes nothing about how long it keeps.')
+    case 'store-read':
+      if (countsNowhere(entry)) return no('temp_C', 'A stand-in instrument measures nothing. Read a real thermometer.')
+      return lot.packs.some(({ id, mass_g }) => id === entry.pack && mass_g > 0)
+        ? OK
+        : no('pack', 'There is no such pack of this lot with something left in it.')
     case 'strays-sorted':
       return lot.strays.reportedAt === null ? no('lot', 'No stray was reported in this lot.') : OK
     case 'plants-scored':
@@ -505,12 +548,36 @@ function unlessShut([first, ...more]: readonly GateVerdict[]): Proposal {
 /** What comes back in cold water; a faded petal and a soft berry do not (CAR-3). */
 const REVIVABLE: readonly Part[] = ['leaf', 'leafy-top', 'shoot', 'stem', 'midrib']
 
+/** A weight stands when an hour or more took no more than a hundredth off it. */
+const STANDS_MINUTES = 60
+const STANDS_WITHIN = 0.01
+
+function checkSample({ wet_g, before_g, dry_g, apart_min }: SampleDried): Proposal {
+  if (before_g > wet_g)
+    return no('before_g', `A sample of ${formatMass(wet_g)} cannot have grown to ${formatMass(before_g)}.`)
+  if (apart_min < STANDS_MINUTES) return no('apart_min', `Weigh it again after ${formatSpan(STANDS_MINUTES)} or more.`)
+  if (dry_g > before_g * (1 + STANDS_WITHIN) || dry_g < before_g * (1 - STANDS_WITHIN))
+    return no('dry_g', 'Its weight does not stand yet: the two last weighings differ by more than a hundredth. Dry on.')
+  return OK
+}
+
+/** A cold place is cold and a hot one hot by the thermometer: what was not measured counts as the warmth of a kitchen. */
+function checkPlaced({ place, temp_C }: Placed): Proposal {
+  if (place === 'cold' && temp_C === null)
+    return no('temp_C', `Measure the place: ${formatTemp(COLD_AT_MOST_C)} or below counts as cold.`)
+  return place === 'hot' && temp_C === null
+    ? no('temp_C', `Measure the food: ${formatTemp(HOT_AT_LEAST_C)} or above counts as hot.`)
+    : OK
+}
+
 function checkRevived(lot: LotState, context: JudgeContext): Proposal {
   const parts = strandsOf(lot).flatMap(({ lot: { weighedIn } }) => weighedIn?.part ?? [])
   const wrong = parts.find((part) => !REVIVABLE.includes(part))
   if (wrong !== undefined)
     return no('lot', `Cold water does not bring ${plainWords(wrong)} back: use it now, or dry it.`)
-  return rawUntil(lot, context) === null ? no('lot', 'It is not raw any more: nothing of it can be revived.') : OK
+  return freshnessOf(lot, context).life.kind !== 'raw'
+    ? no('lot', 'It is not raw any more: nothing of it can be revived.')
+    : OK
 }
 
 function checkSorted(

@@ -6,25 +6,25 @@ import { carriedOver } from '../identity/carriedOver'
 import { isHarmful } from '../identity/clear'
 import { familyMarks, familyText, familyTold } from '../identity/familyMarks'
 import { countingTells, laterWords, lotClearance, shownLater } from '../identity/lotTells'
-import { stoodSince, STANDS_AT_MOST_MINUTES } from '../keep/storage'
-import { storedAs } from '../gates/keep'
+import { freshnessOf } from '../freshness/freshness'
+import { COLD_AT_MOST_C, rawKeeping } from '../freshness/lifeLimits'
+import { storedAs } from '../freshness/storedAs'
 import type { JudgeContext } from '../gates/verdict'
 import type { WeighedAfter } from '../log/entries/weighed'
 import { kitchenAt } from '../log/houseState'
-import { formatCount, formatList, formatMass, formatSpan } from '../quantity/format'
+import { formatCount, formatDays, formatList, formatMass, formatSpan, formatTemp } from '../quantity/format'
 import { fromMs, MINUTE_ms, toMs, type Instant } from '../quantity/instant'
 import { limitHere } from '../treatment/limit'
 import { KEEP_OPS, lotUse, SORT_OPS } from '../treatment/batchUse'
 import { hazardLedger } from '../treatment/ledger'
-import { isTreating, protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
+import { protocolOf, treatmentProgress, type StepProgress } from '../treatment/progress'
 import { isLeftOut, notForTongue } from '../treatment/tongue'
 import { firstShut, gateViews, isUsedUp, type GateView } from './gateView'
 import { asLastTime, type AsLastTime } from './asLastTime'
 import { kinOf } from './kin'
-import { isBegun, type BathFact, type LotState, type StepRun } from './lotState'
+import { isBegun, outOfStoreAt, type BathFact, type LotState, type StepRun } from './lotState'
 import { onceEach } from './onceEach'
 import { opNoun } from './opNoun'
-import { rawUntil } from './rawUntil'
 
 /** The one thing to do now about a lot. */
 export interface DoNow {
@@ -102,7 +102,7 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
       by: null,
       otherwise: '',
     }
-  const by = rawUntil(lot, context)
+  const by = keepsUntil(lot, context)
   const shut = firstShut(views)
   switch (shut?.gate) {
     case 'identity':
@@ -132,7 +132,7 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
         otherwise: otherwiseRaw(lot, context),
       }
     case 'makeSafe':
-      return { ...treatNext(lot, context), by: runningEnd(lot, context) ?? standsUntil(lot, context) ?? by }
+      return { ...treatNext(lot, context), by: runningEnd(lot, context) ?? by }
     case 'palate': {
       // The way has a step for the tongue: it comes before the tongue is asked.
       const tongue = currentStep(lot, context)
@@ -143,14 +143,14 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
             act: { kind: 'weigh', after: storedAs(lot, context) === 'dried' ? 'drying' : 'cooking' },
             title: 'Press and weigh it',
             detail: 'Press it until it only drips. The weight tells portions and packs.',
-            by: standsUntil(lot, context),
+            by,
             otherwise: 'Portions stay a guess.',
           }
         : {
             act: { kind: 'taste' },
             title: 'Taste it',
             detail: 'A little, with a sip of water before. Nothing may prick, burn or taste of soap.',
-            by: standsUntil(lot, context),
+            by,
             otherwise: 'It cannot be served.',
           }
     }
@@ -159,7 +159,7 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
         act: { kind: 'serve-or-pack' },
         title: 'Serve it or pack it',
         detail: `${formatMass(lot.mass_g)} are ready.`,
-        by: standsUntil(lot, context),
+        by,
         otherwise: 'Warm, cooked greens do not keep: throw them away after that.',
       }
   }
@@ -388,7 +388,7 @@ function pressedForStore(lot: LotState, { step, progress, stored }: CurrentStep)
 function driedForStore(lot: LotState, { progress, limitText, stored }: CurrentStep): Omit<DoNow, 'by'> | undefined {
   const driedAt = stored?.driedAt
   if (driedAt === undefined || progress.running !== undefined) return undefined
-  if (lot.outOfStoreAt !== null && lot.outOfStoreAt > driedAt) return undefined
+  if ((outOfStoreAt(lot) ?? '') > driedAt) return undefined
   if (lot.drained === null || lot.drained.at < driedAt)
     return {
       act: { kind: 'weigh', after: 'drying' },
@@ -465,7 +465,7 @@ export function currentStep(lot: LotState, context: JudgeContext): CurrentStep |
   const progress = steps.find(
     (each) =>
       !each.met &&
-      (isTreating(each.step, goal) ||
+      (each.required ||
         isStoreDrying(each.step, lot) ||
         (!isLeftOut(lot, protocol.name, each.index, house) &&
           (isTongueDue(each, lot, use, protocol) || isAnswering(each.step, goal, unanswered)))),
@@ -540,12 +540,10 @@ function endOf(run: { readonly begunAt: Instant }, minutes: number): Instant {
   return fromMs(toMs(run.begunAt) + minutes * MINUTE_ms)
 }
 
-/** Until when cooked food in hand may still be served; what is dry stands. */
-function standsUntil(lot: LotState, context: JudgeContext): Instant | null {
-  const since = stoodSince(lot)
-  return since === undefined || storedAs(lot, context) === 'dried'
-    ? null
-    : fromMs(toMs(since) + STANDS_AT_MOST_MINUTES * MINUTE_ms)
+/** By when something should become of the lot: before it goes limp, and then before it is food no more. */
+function keepsUntil(lot: LotState, context: JudgeContext): Instant | null {
+  const { limpAt, until } = freshnessOf(lot, context)
+  return limpAt !== null && (until === null || limpAt < until) ? limpAt : until
 }
 
 function trimText(lot: LotState, { catalogue }: JudgeContext): string {
@@ -559,8 +557,6 @@ function trimText(lot: LotState, { catalogue }: JudgeContext): string {
 }
 
 function otherwiseRaw(lot: LotState, { catalogue }: JudgeContext): string {
-  const use = lotUse(lot, catalogue)
-  return use?.keepsRaw_days === undefined
-    ? ''
-    : `Raw it keeps ${use.keepsRaw_days.ambient} day in the kitchen, ${use.keepsRaw_days.chilled} days cold.`
+  const { limp, unsafe } = rawKeeping(lotUse(lot, catalogue))
+  return `In the kitchen it is limp after ${formatDays(limp.warm)} and is thrown away after ${formatDays(unsafe.warm)}; at ${formatTemp(COLD_AT_MOST_C)} or colder after ${formatDays(limp.cold)} and ${formatDays(unsafe.cold)}.`
 }

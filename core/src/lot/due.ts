@@ -6,7 +6,7 @@ import { doNow } from './doNow'
 import { isUsedUp } from './gateView'
 import { lotName } from './lotName'
 import { isBegun, strandsOf, type LotState } from './lotState'
-import { packEnd } from './packView'
+import { freshnessOf, packFreshness } from '../freshness/freshness'
 
 /** One thing that the next hours ask. */
 export interface DueItem {
@@ -128,10 +128,13 @@ function comingOf(lot: LotState, context: JudgeContext): readonly Coming[] {
   const packs = lot.packs
     .filter(({ mass_g }) => mass_g > 0)
     .flatMap((pack) => {
-      const { discardBy } = packEnd(pack, context)
-      return discardBy === null ? [] : [item(discardBy, `${name}: throw away`, pack.id, false)]
+      const { until } = packFreshness(pack, context)
+      return until === null ? [] : [item(until, `${name}: throw away`, pack.id, false)]
     })
   const next = isUsedUp(lot) ? undefined : doNow(lot, context)
+  const { life } = freshnessOf(lot, context)
+  if (next !== undefined && life.over !== null)
+    return [item(life.over.at, `${name}: throw away`, null, false), ...packs]
   const own = next?.by ? [item(next.by, `${name}: ${shortAct(next.act.kind)}`, null, next.act.kind === 'running')] : []
   return [...own, ...packs]
 }

@@ -1,6 +1,6 @@
 import { judge } from '../gates/judge'
 import { GATES, type Gate, type GateState, type GateVerdict, type JudgeContext } from '../gates/verdict'
-import { isBegun, type LotState } from './lotState'
+import { isBegun, USED_UP_g, type LotState } from './lotState'
 import { onceEach } from './onceEach'
 
 /** A gate as it is drawn: its verdict, or ahead when its turn has not come. */
@@ -10,9 +10,6 @@ export interface GateView extends Omit<GateVerdict, 'state'> {
 
 /** Gates that may be worked at in any order; the rest wait for those before them. */
 const NO_QUEUE: readonly Gate[] = ['identity', 'ground', 'take']
-/** Less than this is used up: what a scale rounds away. */
-export const USED_UP_g = 0.5
-
 /** The eight gates of a lot in order. Keep and Plate are passed when all of it is packed or served. */
 export const gateViews: (lot: LotState, context: JudgeContext) => readonly GateView[] = onceEach(judgeAll)
 

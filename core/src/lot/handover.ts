@@ -4,7 +4,6 @@ import type { LotId } from '../log/entry'
 import type { BookLog } from '../log/fold'
 import { GATE_NAMES, type Gate, type JudgeContext } from '../gates/verdict'
 import { ACT_GATES } from '../gates/acts'
-import { lifeReasons } from '../gates/plate'
 import type { Instant } from '../quantity/instant'
 import { doNow } from './doNow'
 import { gateViews, isUsedUp } from './gateView'
@@ -28,7 +27,7 @@ export interface HandedOver {
 /**
  * All that stands in a kitchen, for whoever takes over: where each lot stands, what was done last, when and by whom, what is due next,
  * and which checks nobody has signed. Most urgent first. A lot is food only when every gate that a serving needs is open but those
- * of who eats it, and has not stood too long.
+ * of who eats it; what is past its life is stopped at Sort.
  */
 export function handOver(log: BookLog, context: JudgeContext): readonly HandedOver[] {
   const { struck } = log.amendments
@@ -42,7 +41,6 @@ export function handOver(log: BookLog, context: JudgeContext): readonly HandedOv
     .map((lot): HandedOver => {
       const needed = ACT_GATES.serve.filter((gate): gate is Gate => gate !== 'plate')
       const shut = gateViews(lot, context).filter(({ gate, state }) => needed.includes(gate) && state !== 'open')
-      const past = lifeReasons(lot, context, null)
       const entry = lastOf.get(lot.id)
       const { title, by } = doNow(lot, context)
       return {
@@ -50,11 +48,8 @@ export function handOver(log: BookLog, context: JudgeContext): readonly HandedOv
         code: lot.code,
         title: lotName(lot, context).title,
         mass_g: lot.mass_g,
-        notYetFood: shut.length > 0 || past.length > 0,
-        unsigned: [
-          ...shut.map(({ gate, reasons }) => ({ gate: GATE_NAMES[gate], why: reasons.join(' ') })),
-          ...(past.length > 0 ? [{ gate: GATE_NAMES.plate, why: past.join(' ') }] : []),
-        ],
+        notYetFood: shut.length > 0,
+        unsigned: shut.map(({ gate, reasons }) => ({ gate: GATE_NAMES[gate], why: reasons.join(' ') })),
         last: entry && { says: describeEntry(entry, context.book, context.catalogue), at: entry.at, by: entry.by },
         next: { title, by },
       }

@@ -18,7 +18,7 @@ import { firstShut, gateViews } from './gateView'
 import { loadsToGo, lotPlan, waterVerdict } from './lotPlan'
 import { lotName, nextLotCode } from './lotName'
 import { packView } from './packView'
-import { rawUntil } from './rawUntil'
+import { freshnessOf } from '../freshness/freshness'
 import { massBalance, ribbonOf } from './story'
 
 const opened = () => household(new Pen())
@@ -58,7 +58,8 @@ describe('the one thing to do now', () => {
     })
     expect(next(pen)).toMatchObject({
       act: { kind: 'sort' },
-      otherwise: 'Raw it keeps 1 day in the kitchen, 4 days cold.',
+      otherwise:
+        'In the kitchen it is limp after 1 day and is thrown away after 2 days; at 5.0 °C or colder after 4 days and 8 days.',
     })
     expect(next(pen).detail).toBe(
       'Off come coarse lower stem and leaves with webs, rust or leaf mines. Expect 620 g to 1,054 g to go on.',
@@ -293,7 +294,8 @@ describe('a pack', () => {
       done: 'nothing yet',
       label: 'Nettle tops',
       patch: 'Wall',
-      discardBy: '2027-05-20T08:16:00.000Z',
+      // From the picking, not from the packing.
+      discardBy: '2027-05-20T08:07:00.000Z',
       state: 'good',
     })
     expect(raw?.due[0]).toBe('Still to do: blanch.')
@@ -316,7 +318,7 @@ describe('a pack', () => {
     const due = (now: string) =>
       dueList({ ...pen.context, now }).map(({ act, overdue }) => `${act}${overdue ? ' (over)' : ''}`)
     expect(due(pen.now)).toEqual(['Nettle tops: serve or pack'])
-    expect(due('2027-05-19T06:00:00.000Z')).toEqual(['Nettle tops: serve or pack (over)', 'Nettle tops: throw away'])
+    expect(due('2027-05-19T06:00:00.000Z')).toEqual(['Nettle tops: throw away (over)', 'Nettle tops: throw away'])
   })
 })
 
@@ -464,12 +466,13 @@ describe('a fair share', () => {
     weighIn(pen)
     const keeps = requireTaxon(CATALOGUE, 'Urtica dioica').uses[0]?.keepsRaw_days
     const picked = pen.lot().weighedIn?.pickedAt ?? ''
-    const until = () => rawUntil(pen.lot(), pen.context)
-    expect(until()).toBe(addDays(picked, keeps?.ambient ?? 0))
+    const limpAt = () => freshnessOf(pen.lot(), pen.context).limpAt
+    expect(limpAt()).toBe(addDays(picked, keeps?.ambient ?? 0))
     pen.write({ type: 'revived', lot: 'A', minutes: 25, chilled: true, looks: 'worse' })
-    expect(until()).toBe(addDays(picked, keeps?.ambient ?? 0))
+    expect(limpAt()).toBe(addDays(picked, keeps?.ambient ?? 0))
     pen.write({ type: 'revived', lot: 'A', minutes: 25, chilled: true, looks: 'crisp' })
-    expect(until()).toBe(addDays(picked, keeps?.chilled ?? 0))
+    // Four days cold, less what six minutes in the kitchen took of them.
+    expect(limpAt()).toBe('2027-05-20T08:01:00.000Z')
     const flowers = pen.force({
       type: 'weighed-in',
       lot: 'F',

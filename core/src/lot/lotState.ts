@@ -15,6 +15,8 @@ export interface LotState {
   readonly tells: readonly TellFact[]
   /** When it was first trimmed, cut or heated: tells noted later do not count. */
   readonly firstCutAt: Instant | null
+  /** When the first of what cut it was written down: giving the cutting another time makes no later note an earlier one. */
+  readonly firstCutNoted: Instant | null
   readonly attestedAt: Instant | null
   /** The stand as it was when certainty was attested; null where it was not asked. */
   readonly attestedStand: { readonly mixed: boolean; readonly stemsSeen: number } | null
@@ -40,6 +42,7 @@ export interface LotState {
   readonly runs: readonly StepRun[]
   readonly baths: readonly BathFact[]
   readonly readings: readonly ReadingFact[]
+  readonly samples: readonly SampleFact[]
   readonly added: readonly AddedFact[]
   readonly drained: { readonly mass_g: number; readonly at: Instant } | null
   readonly tastes: readonly TasteFact[]
@@ -52,8 +55,12 @@ export interface LotState {
   readonly joined: readonly JoinedLot[]
   /** The pack that the gates are looking at, where this is one as they see it. */
   readonly asPack: PackId | null
-  /** When it came out of a store, where it did. */
-  readonly outOfStoreAt: Instant | null
+  /** Where it was put, and found to be, oldest first; not put anywhere is the kitchen. */
+  readonly placed: readonly PlacedFact[]
+  /** What opened its flesh: cut, pounded, juiced or soaked, before any heat. */
+  readonly cutUp: readonly CutUpFact[]
+  /** The stores that it lay in and came out of again, oldest first. */
+  readonly stays: readonly Stay[]
   readonly lastAt: Instant | null
 }
 
@@ -65,10 +72,47 @@ export interface Origin {
   readonly at: Instant
 }
 
+export const PLACES = ['kitchen', 'cold', 'hot'] as const
+
+/** Where a lot was put, and how warm it was found to be there. */
+export interface PlacedFact {
+  readonly at: Instant
+  readonly place: (typeof PLACES)[number]
+  /** null: not measured. Then a cold place counts as warm, and so does a hot one. */
+  readonly temp_C: number | null
+}
+
+export const CUTTINGS = ['cut', 'pounded', 'juiced', 'soaked'] as const
+
+/** Flesh laid open: what grows on it grows from then on. */
+export interface CutUpFact {
+  readonly at: Instant
+  readonly how: (typeof CUTTINGS)[number]
+}
+
+/** How warm a store was found to be. */
+export interface StoreReading {
+  readonly at: Instant
+  readonly temp_C: number
+}
+
+/** A time in store, from packing to the opening that brought it back into hand. */
+export interface Stay {
+  readonly pack: PackId
+  readonly store: Store
+  readonly from: Instant
+  readonly until: Instant
+  /** When its container was first opened; the same moment where nobody had been at it before. */
+  readonly openedAt: Instant
+  readonly readings: readonly StoreReading[]
+  readonly lotThen: LotState
+}
+
 /** One constituent of a batch. */
 export interface JoinedLot {
   readonly lotThen: LotState
   readonly mass_g: number
+  readonly at: Instant
 }
 
 /** One body of water that the lot lay in, from pouring it on to pouring it off. */
@@ -80,6 +124,8 @@ export interface BathFact {
   /** Of running water, where it was timed. */
   readonly flow_mL_min?: number
   readonly temp_C: number | null
+  /** What of the lot lay in it, g. */
+  readonly lotMass_g: number
   readonly begunAt: Instant
   /** null while it lies in it. */
   readonly endedAt: Instant | null
@@ -131,6 +177,7 @@ export interface WeighIn {
 export interface TellFact {
   readonly entry: EntryId
   readonly at: Instant
+  readonly noted: Instant
   readonly character: string
   /** `lay-about`: seen, but on the ground and not on the plant. It may have come from the neighbour. */
   readonly answer: 'seen' | 'not-visible' | 'could-not-tell' | 'lay-about'
@@ -213,8 +260,24 @@ export interface StepRun {
   readonly mass_g: number
   /** What was in hand of the lot when it began, g. */
   readonly lotMass_g: number
+  /** What it went into, where that was noted: a filling of so much, fresh or the water of the load before. */
+  readonly water?: LoadWater
   readonly begunAt: Instant
   readonly done: StepDoneFact | null
+}
+
+/** The water of one load. */
+export interface LoadWater {
+  readonly water_mL: number
+  /** false: the water that the load before it came out of. */
+  readonly fresh: boolean
+}
+
+/** A small part of the lot dried until its weight stands: how much of the lot is water. */
+export interface SampleFact {
+  readonly at: Instant
+  readonly wet_g: number
+  readonly dry_g: number
 }
 
 export interface StepDoneFact {
@@ -259,6 +322,10 @@ export interface PackState {
   readonly mass_g: number
   readonly containers: number
   readonly storeTemp_C: number | null
+  /** How warm its store was found to be since. */
+  readonly readings: readonly StoreReading[]
+  /** When the container that is not full any more was opened; null while every one is closed. */
+  readonly openedAt: Instant | null
   /** The lot as it was when this was packed: a pack keeps the treatment it had. */
   readonly lotThen: LotState
 }
@@ -307,6 +374,9 @@ export interface MassFlow {
   readonly to: string
 }
 
+/** Less than this is used up: what a scale rounds away. */
+export const USED_UP_g = 0.5
+
 /** A lot of which nothing has been noted yet. */
 export function emptyLot(id: LotId): LotState {
   return {
@@ -316,6 +386,7 @@ export function emptyLot(id: LotId): LotState {
     mass_g: 0,
     tells: [],
     firstCutAt: null,
+    firstCutNoted: null,
     attestedAt: null,
     attestedStand: null,
     strays: { reportedAt: null, sortedAt: null, brokenUp: false },
@@ -328,6 +399,7 @@ export function emptyLot(id: LotId): LotState {
     runs: [],
     baths: [],
     readings: [],
+    samples: [],
     added: [],
     drained: null,
     tastes: [],
@@ -337,7 +409,9 @@ export function emptyLot(id: LotId): LotState {
     from: [],
     joined: [],
     asPack: null,
-    outOfStoreAt: null,
+    placed: [],
+    cutUp: [],
+    stays: [],
     lastAt: null,
   }
 }
@@ -376,6 +450,11 @@ export function partOf(lot: LotState, id: LotId, code: string, origin: Origin): 
     flows: [],
     from: [origin],
   }
+}
+
+/** When a lot last came out of a store; null where it never was in one. */
+export function outOfStoreAt({ stays }: LotState): Instant | null {
+  return stays.at(-1)?.until ?? null
 }
 
 /** The pickings in a lot, each with its share of the mass: itself, or what a batch was joined from. */
@@ -425,7 +504,16 @@ export function withFlow(lot: LotState, flow: MassFlow): LotState {
   return { ...lot, mass_g: Math.max(0, lot.mass_g - flow.mass_g), flows: [...lot.flows, flow] }
 }
 
-/** The first cutting happens once. */
-export function withFirstCut(lot: LotState, at: Instant): LotState {
-  return lot.firstCutAt === null ? { ...lot, firstCutAt: at } : lot
+/** The first cutting happens once; it is known since the first of all cuttings was written down. */
+export function withFirstCut(
+  lot: LotState,
+  { at, noted }: { readonly at: Instant; readonly noted: Instant },
+): LotState {
+  const { firstCutAt, firstCutNoted } = lot
+  if (firstCutAt !== null && firstCutNoted !== null && firstCutNoted <= noted) return lot
+  return {
+    ...lot,
+    firstCutAt: firstCutAt ?? at,
+    firstCutNoted: firstCutNoted === null || noted < firstCutNoted ? noted : firstCutNoted,
+  }
 }

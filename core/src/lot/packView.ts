@@ -1,12 +1,11 @@
 import { packAsLot, judge } from '../gates/judge'
-import { storedAs } from '../gates/keep'
+import { packFreshness, packRule, type Freshness } from '../freshness/freshness'
 import type { Gate, JudgeContext } from '../gates/verdict'
-import type { Protocol, StoreRule, Use } from '../flora/taxon'
-import { bestBefore, discardBy, storeRule } from '../keep/storage'
+import type { Protocol, Use } from '../flora/taxon'
 import type { Instant } from '../quantity/instant'
 import { formatList } from '../quantity/format'
 import { lotUse } from '../treatment/batchUse'
-import { isTreating, protocolOf, treatmentProgress } from '../treatment/progress'
+import { protocolOf, treatmentProgress } from '../treatment/progress'
 import { lotName } from './lotName'
 import { opNoun } from './opNoun'
 import type { LotState, PackState } from './lotState'
@@ -25,6 +24,9 @@ export interface PackView {
   readonly notYetFood: boolean
   readonly bestBefore: Instant | null
   readonly discardBy: Instant | null
+  /** Since when one of its containers is open. */
+  readonly opened: Instant | null
+  readonly fresh: Freshness
   readonly state: 'good' | 'past-best' | 'discard'
   /** Gates that have shut behind it: it is held. */
   readonly held: readonly string[]
@@ -33,16 +35,6 @@ export interface PackView {
 
 const PACK_GATES: readonly Gate[] = ['identity', 'ground', 'sort']
 
-/** When a pack is to be thrown away, and the rule it is kept by; for those who ask for nothing else of it. */
-export function packEnd(
-  pack: PackState,
-  context: JudgeContext,
-): { readonly rule: StoreRule | undefined; readonly discardBy: Instant | null } {
-  const use = lotUse(pack.lotThen, context.catalogue)
-  const rule = use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, context))
-  return { rule, discardBy: rule === undefined ? null : discardBy(rule, pack.at) }
-}
-
 /** All that a label, the larder and the table must know of a pack. */
 export function packView(lot: LotState, pack: PackState, context: JudgeContext): PackView {
   const { catalogue, now } = context
@@ -50,8 +42,8 @@ export function packView(lot: LotState, pack: PackState, context: JudgeContext):
   const name = lotName(lot, context)
   const food = packAsLot(lot, pack)
   const safe = judge('makeSafe', food, context)
-  const { rule, discardBy: until } = packEnd(pack, context)
-  const best = rule === undefined ? null : bestBefore(rule, pack.at)
+  const { rule, bestBefore: best } = packRule(pack, context)
+  const fresh = packFreshness(pack, context)
   const protocol = use === undefined ? undefined : protocolOf(pack.lotThen, use)
   const held = PACK_GATES.map((gate) => judge(gate, food, context))
     .filter(({ state }) => state !== 'open')
@@ -67,8 +59,10 @@ export function packView(lot: LotState, pack: PackState, context: JudgeContext):
     due: safe.state === 'open' ? [] : safe.reasons,
     notYetFood: safe.state !== 'open',
     bestBefore: best,
-    discardBy: until,
-    state: until !== null && until <= now ? 'discard' : best !== null && best <= now ? 'past-best' : 'good',
+    discardBy: rule === undefined ? null : fresh.until,
+    opened: pack.openedAt,
+    fresh,
+    state: fresh.state === 'over' ? 'discard' : best !== null && best <= now ? 'past-best' : 'good',
     held,
     storeSays: rule?.says ?? 'The record does not allow this store: use it up or throw it away.',
   }
@@ -83,7 +77,7 @@ function doneSoFar(
 ): string {
   if (use === undefined || protocol === undefined || protocol.storeOnly === true) return NOTHING_YET
   const { steps } = treatmentProgress(lotThen, protocol, use, book.house)
-  const met = steps.filter((each) => each.met && isTreating(each.step, lotThen.way?.goal ?? 'eat'))
+  const met = steps.filter((each) => each.met && each.required)
   return formatList(met.map(({ step }) => opNoun(step.op))) || NOTHING_YET
 }
 

@@ -3,9 +3,8 @@ import { FOOD_GATES, GATE_NAMES, type GateState, type JudgeContext } from '../ga
 import { kitchenAt } from '../log/houseState'
 import type { LotId, PackId } from '../log/entry'
 import { formatDay, type Instant } from '../quantity/instant'
-import { USED_UP_g } from './gateView'
-import { isBegun, type LotState, type PackState } from './lotState'
-import { packEnd } from './packView'
+import { isBegun, USED_UP_g, type LotState, type PackState } from './lotState'
+import { packFreshness } from '../freshness/freshness'
 
 /** How one lot or pack was judged. */
 interface FoodJudged {
@@ -77,13 +76,13 @@ function judgeFood(lot: LotState, pack: PackState | null, context: JudgeContext)
     lot: lot.id,
     pack: pack?.id ?? null,
     states: FOOD_GATES.map((gate) => judge(gate, food, context).state),
-    discardBy: pack === null ? null : packEnd(pack, context).discardBy,
+    discardBy: pack === null ? null : packFreshness(pack, context).until,
   }
 }
 
 function shorterKept(pack: PackState | null, was: Instant | null, then: JudgeContext): readonly string[] {
   if (pack === null || was === null) return []
-  const { discardBy } = packEnd(pack, then)
+  const { until: discardBy } = packFreshness(pack, then)
   if (discardBy === null) return ['Its store is no longer allowed: use it up or throw it away.']
   if (discardBy >= was) return []
   const timeZone = kitchenAt(then.book.house, then.now)?.timeZone ?? 'UTC'

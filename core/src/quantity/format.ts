@@ -47,6 +47,12 @@ export function formatSpan(minutes: number): string {
   return `${Math.round(minutes / 1440)} days`
 }
 
+/** Days in words, below a day in hours. @example formatDays(1.5) // '1.5 days' */
+export function formatDays(days: number): string {
+  if (days < 1) return formatSpan(1440 * days)
+  return days === 1 ? '1 day' : `${Number(days.toFixed(1))} days`
+}
+
 /** A clock reading of a countdown. @example formatCountdown(46) // '0:46' */
 export function formatCountdown(seconds: number): string {
   const whole = Math.max(0, Math.ceil(seconds))

@@ -88,7 +88,7 @@ describe('handing on a half-made batch', () => {
     // Food that stood too long is not handed on as food, nor what was recalled.
     const later = pen.copy().wait(5 * 60)
     const stale = handOver(later.log, later.context).find(({ lot }) => lot === 'L1')
-    expect(stale).toMatchObject({ notYetFood: true, unsigned: [{ gate: 'Plate' }] })
+    expect(stale).toMatchObject({ notYetFood: true, unsigned: [{ gate: 'Sort' }] })
     const turned = pen.copy()
     turned.write({ type: 'food-turned', of: 'L1', pack: null, why: 'mould' })
     expect(handOver(turned.log, turned.context).find(({ lot }) => lot === 'L1')?.notYetFood).toBe(true)

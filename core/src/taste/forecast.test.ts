@@ -131,6 +131,7 @@ describe('the taste that is worth most', () => {
 describe('what the forecast is asked of a lot', () => {
   const bath = (index: number, ended = true): BathFact => ({
     entry: `b${index}`,
+    lotMass_g: 900,
     protocol: 'cold leach',
     step: 1,
     water_mL: 3000 + 100 * index,

@@ -143,7 +143,7 @@ export function leachBaths(
       lot,
       protocol,
       step,
-      fresh: bath === count ? null : { water_mL: 4000, temp_C: 8 },
+      fresh: bath === count ? null : { water_mL: 4000, temp_C: protocol.endsWith('hot baths') ? 97 : 8 },
     })
     pen.wait(minutes)
   }

@@ -147,7 +147,16 @@ function stricterLimit(a: CriticalLimit, b: CriticalLimit): CriticalLimit | unde
     }
   if (a.measure === 'dried-to' && b.measure === 'dried-to')
     return { measure: 'dried-to', moisture: Math.min(a.moisture, b.moisture) }
-  if (a.measure === 'ph' && b.measure === 'ph') return { measure: 'ph', atMost: Math.min(a.atMost, b.atMost) }
+  if (a.measure === 'ph' && b.measure === 'ph') {
+    const minutes = Math.max(a.minutes ?? 0, b.minutes ?? 0)
+    const saltAtLeast = Math.max(a.saltAtLeast ?? 0, b.saltAtLeast ?? 0)
+    return {
+      measure: 'ph',
+      atMost: Math.min(a.atMost, b.atMost),
+      ...(minutes > 0 ? { minutes } : {}),
+      ...(saltAtLeast > 0 ? { saltAtLeast } : {}),
+    }
+  }
   if (a.measure === 'seen' && b.measure === 'seen')
     return { measure: 'seen', sign: a.sign === b.sign ? a.sign : `${a.sign}; ${b.sign}` }
   if (a.measure === 'baths' && b.measure === 'baths')

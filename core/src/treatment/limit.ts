@@ -1,8 +1,6 @@
 import type { CriticalLimit } from '../flora/taxon'
 import { boilingPoint } from '../heat/boil'
-import { dryTarget } from '../keep/dryTarget'
 import type { ReadingFact, StepDoneFact } from '../lot/lotState'
-import { minutesBetween } from '../quantity/instant'
 import { formatMass, formatSpan, formatTemp, grouped } from '../quantity/format'
 
 /** A measured bath this far below the boiling point here is not at a rolling boil: thermometer error and ±20 hPa of weather. */
@@ -56,7 +54,12 @@ export function limitHere(limit: CriticalLimit, elevation_m: number): LimitHere 
     case 'seen':
       return { reachable: true, minutes: 0, temp_C: null, says: limit.sign }
     case 'ph':
-      return { reachable: true, minutes: 0, temp_C: null, says: `measured pH ${limit.atMost} or below` }
+      return {
+        reachable: true,
+        minutes: 0,
+        temp_C: null,
+        says: `${limit.minutes === undefined ? '' : `${formatSpan(limit.minutes)} or more, `}${limit.saltAtLeast === undefined ? '' : `salt ${percent(limit.saltAtLeast)} of everything, `}measured pH ${limit.atMost} or below`,
+      }
     case 'baths':
       return {
         reachable: true,
@@ -75,8 +78,11 @@ export function missedBy(
   done: StepDoneFact,
   context: {
     readonly elevation_m: number
-    readonly load_g: number
-    readonly moisture: number
+    /** What it must weigh to be dry, g; undefined where that is not known, and where it is not dried. */
+    readonly dryWhen_g: number | undefined
+    /** Salt over everything while it was in. */
+    readonly saltShare: number
+    /** Readings that hold for it: taken of this load, and nothing put to it since. */
     readonly readings: readonly ReadingFact[]
   },
 ): string | undefined {
@@ -96,20 +102,19 @@ export function missedBy(
       if (done.temp_C < limit.temp_C) return `${formatTemp(done.temp_C)} of ${formatTemp(limit.temp_C)}`
       return done.minutes < limit.minutes ? `${formatSpan(done.minutes)} of ${formatSpan(limit.minutes)}` : undefined
     case 'dried-to': {
-      if (weightStands(context.readings)) return undefined
+      if (context.dryWhen_g === undefined) return 'something wet was put to it while it dried'
       if (done.driedTo_g === null) return 'it was not weighed dry'
-      const { target_g } = dryTarget({
-        start_g: context.load_g,
-        startMoisture: context.moisture,
-        targetMoisture: limit.moisture,
-      })
-      return done.driedTo_g > target_g
-        ? `${formatMass(done.driedTo_g)} dry, ${formatMass(target_g)} is dry enough`
+      return done.driedTo_g > context.dryWhen_g
+        ? `${formatMass(done.driedTo_g)} dry, ${formatMass(context.dryWhen_g)} is dry enough (began drier? dry a sample until its weight stands, and note it)`
         : undefined
     }
     case 'ph': {
+      if (limit.minutes !== undefined && done.minutes < limit.minutes)
+        return `${formatSpan(done.minutes)} of ${formatSpan(limit.minutes)}`
+      if (limit.saltAtLeast !== undefined && context.saltShare < limit.saltAtLeast)
+        return `salt is ${percent(context.saltShare)} of everything; ${percent(limit.saltAtLeast)} is the least`
       const last = context.readings.filter(({ what }) => what === 'ph').at(-1)
-      if (last === undefined) return 'its pH was not measured'
+      if (last === undefined) return 'its pH was not measured, or something was put to it since'
       return last.value > limit.atMost ? `pH ${last.value}; ${limit.atMost} or below is sour enough` : undefined
     }
     case 'baths':
@@ -121,18 +126,8 @@ export function missedBy(
   }
 }
 
-/** Two weighings so far apart that do not differ: what could dry has dried. */
-const STANDS_MINUTES = 60
-const STANDS_WITHIN = 0.01
-
-/** Whether the last two weighings, an hour or more apart, are the same within a hundredth: it has dried as far as it does. */
-function weightStands(readings: readonly ReadingFact[]): boolean {
-  const [before, last] = readings.filter(({ what }) => what === 'mass_g').slice(-2)
-  if (before === undefined || last === undefined) return false
-  return (
-    minutesBetween(before.at, last.at) >= STANDS_MINUTES &&
-    Math.abs(before.value - last.value) <= STANDS_WITHIN * before.value
-  )
+function percent(share: number): string {
+  return `${Number((100 * share).toFixed(1))} %`
 }
 
 function unknownLimit(limit: never): never {

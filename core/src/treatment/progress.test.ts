@@ -32,7 +32,7 @@ const SIX = [480, 480, 480, 480, 480, 480]
 
 describe('the baths of a leach', () => {
   it('count when they were long enough, a minute let go, of this way and this step alone', () => {
-    const counted = (pen: Pen) => [progress(pen)?.baths?.counted, progress(pen)?.baths?.tooShort]
+    const counted = (pen: Pen) => [progress(pen)?.baths?.counted, progress(pen)?.baths?.uncounted.length]
     expect(counted(leached([480, 479, 478, 100]))).toEqual([2, 2])
     expect(counted(leached(SIX, { protocol: 'hot baths' }))).toEqual([0, 0])
     expect(counted(leached(SIX, { step: 4 }))).toEqual([0, 0])

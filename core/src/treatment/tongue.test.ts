@@ -24,10 +24,12 @@ function sorted(taxon: Taxon, use: Use, protocol: Protocol, goal: Goal): Pen {
 
 /** Does one step as the app asks for it, well within its limit. */
 function doStep(pen: Pen, protocol: Protocol, { op, limit, minutes }: Step, index: number): void {
+  if (op === 'ferment' && limit?.measure === 'ph')
+    pen.force({ type: 'ingredient-added', lot: 'A', what: 'salt', name: 'salt', mass_g: 20 })
   const at = { lot: 'A', protocol: protocol.name, step: index }
   if (limit?.measure === 'baths') {
     for (let bath = 0; bath < limit.least; bath += 1) {
-      pen.force({ type: 'bath-changed', ...at, fresh: { water_mL: 4000, temp_C: Math.min(8, limit.atMost_C ?? 8) } })
+      pen.force({ type: 'bath-changed', ...at, fresh: { water_mL: 9000, temp_C: op === 'leach-hot' ? 97 : 8 } })
       pen.wait(limit.minutes + 1)
     }
     pen.force({ type: 'bath-changed', ...at, fresh: null })
@@ -35,7 +37,8 @@ function doStep(pen: Pen, protocol: Protocol, { op, limit, minutes }: Step, inde
     pen.wait(1)
     return
   }
-  const asked = limit !== undefined && 'minutes' in limit ? limit.minutes : (minutes?.low ?? 1)
+  const asked =
+    limit !== undefined && 'minutes' in limit && limit.minutes !== undefined ? limit.minutes : (minutes?.low ?? 1)
   const begun = pen.force({ type: 'step-begun', ...at, load: 1, mass_g: pen.lot().mass_g })
   pen.wait(asked + 2)
   if (limit?.measure === 'ph') pen.force({ type: 'reading-taken', lot: 'A', what: 'ph', value: 3, instrument: 'm' })

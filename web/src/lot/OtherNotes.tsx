@@ -6,7 +6,7 @@ import {
   lotName,
   newLotId,
   nextLotCode,
-  rawUntil,
+  freshnessOf,
   removalOf,
   toMs,
   type Ingredient,
@@ -50,7 +50,7 @@ export function OtherNotes({ lot }: { lot: LotState }) {
       {lot.mass_g > 0 && <JoinWith lot={lot} />}
       {lot.mass_g > 0 && <TakeReading lot={lot} />}
       {lot.mass_g > 0 && <AddIngredient lot={lot} />}
-      {rawUntil(lot, context) !== null && <Revive lot={lot} />}
+      {freshnessOf(lot, context).life.kind === 'raw' && <Revive lot={lot} />}
       {isSnapped(lot) && <SnapForm lot={lot} />}
       {isAsPicked(lot, context.now) && lot.mass_g > 0 && <NibbleForm lot={lot} />}
       {isAsPicked(lot, context.now) && lot.mass_g > 0 && <ScoreForm lot={lot} />}

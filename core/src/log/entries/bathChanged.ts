@@ -12,9 +12,10 @@ export interface BathChanged extends EntryBase {
 }
 
 export const bathChanged: EntryDef<BathChanged, LotState> = {
-  apply(lot, { id, at, protocol, step, fresh }) {
+  apply(lot, { id, at, noted, protocol, step, fresh }) {
     const ended = lot.baths.map((bath) => (bath.endedAt === null ? { ...bath, endedAt: at } : bath))
-    const begun = fresh === null ? [] : [{ entry: id, protocol, step, ...fresh, begunAt: at, endedAt: null }]
-    return { ...withFirstCut(lot, at), baths: [...ended, ...begun] }
+    const begun =
+      fresh === null ? [] : [{ entry: id, protocol, step, ...fresh, lotMass_g: lot.mass_g, begunAt: at, endedAt: null }]
+    return { ...withFirstCut(lot, { at, noted }), baths: [...ended, ...begun] }
   },
 }

@@ -3,6 +3,7 @@ import type { LotState } from '../../lot/lotState'
 import type { Instant } from '../../quantity/instant'
 import type { LotId } from '../entry'
 import { bathChanged, type BathChanged } from './bathChanged'
+import { cutUp, type CutUp } from './cutUp'
 import { claimNoted, type ClaimNoted } from './claimNoted'
 import { certainAttested, type CertainAttested } from './certainAttested'
 import { eaterNoted, type EaterNoted } from './eaterNoted'
@@ -20,12 +21,14 @@ import { opened, type Opened } from './opened'
 import { outingPlanned, type OutingPlanned } from './outingPlanned'
 import { packed, type Packed } from './packed'
 import { patchTurned, type PatchTurned } from './patchTurned'
+import { placed, type Placed } from './placed'
 import { plantMet, type PlantMet } from './plantMet'
 import { plantRecorded, type PlantRecorded } from './plantRecorded'
 import { plantsScored, type PlantsScored } from './plantsScored'
 import { readingTaken, type ReadingTaken } from './readingTaken'
 import type { Redated } from './redated'
 import { revived, type Revived } from './revived'
+import { sampleDried, type SampleDried } from './sampleDried'
 import { served, type Served } from './served'
 import { sorted, type Sorted } from './sorted'
 import { snapped, type Snapped } from './snapped'
@@ -35,6 +38,7 @@ import { standSetAside, type StandSetAside } from './standSetAside'
 import { stepBegun, type StepBegun } from './stepBegun'
 import { stepDone, type StepDone } from './stepDone'
 import { strayReported, type StrayReported } from './strayReported'
+import { storeRead, type StoreRead } from './storeRead'
 import { straysSorted, type StraysSorted } from './straysSorted'
 import { stopNoted, type StopNoted } from './stopNoted'
 import type { Struck } from './struck'
@@ -57,7 +61,7 @@ export type HouseEntry =
 export type LotEntry =
   | WeighedIn | TellSeen | CertainAttested | StrayReported | StraysSorted | StandCounted | Snapped | Sorted | WayChosen | StepBegun
   | Revived | StepDone | BathChanged | ReadingTaken | IngredientAdded | Weighed | Tasted | Packed | Served | ThrownAway
-  | PlantsScored | TableNoted | Washed // prettier-ignore
+  | PlantsScored | TableNoted | Washed | Placed | CutUp | StoreRead | SampleDried // prettier-ignore
 
 /** Entries that pass mass from lots to lots: the lots they touch are one family, folded together. */
 export type LineageEntry = Split | Joined | Opened
@@ -95,6 +99,10 @@ const LOT_DEFS = {
   snapped,
   'plants-scored': plantsScored,
   revived,
+  placed,
+  'cut-up': cutUp,
+  'store-read': storeRead,
+  'sample-dried': sampleDried,
   sorted,
   washed,
   'way-chosen': wayChosen,

@@ -16,7 +16,9 @@ export const joined: LineageDef<Joined> = {
     const batch = lots.get(id) ?? emptyLot(id)
     const taken = parts.flatMap(({ lot, mass_g }) => {
       const source = lots.get(lot)
-      return source === undefined || lot === id ? [] : [{ lotThen: source, mass_g: Math.min(mass_g, source.mass_g) }]
+      return source === undefined || lot === id
+        ? []
+        : [{ lotThen: source, mass_g: Math.min(mass_g, source.mass_g), at }]
     })
     for (const { lotThen, mass_g } of taken)
       lots.set(lotThen.id, { ...withFlow(lotThen, { at, what: 'joined', mass_g, to: id }), lastAt: at })

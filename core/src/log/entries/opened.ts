@@ -1,6 +1,6 @@
-import { partOf, withWarnings } from '../../lot/lotState'
+import { partOf, withWarnings, type Stay } from '../../lot/lotState'
 import type { EntryBase, LineageDef, LotId, PackId } from '../entry'
-import { takenFromPack } from './served'
+import { openedAtTaking, takenFromPack } from './served'
 
 /** A pack, or part of it, comes out of the larder and into hand again, under a code of its own. */
 export interface Opened extends EntryBase {
@@ -21,13 +21,22 @@ export const opened: LineageDef<Opened> = {
     const taken_g = Math.min(mass_g, pack.mass_g)
     const { tells, attestedAt, attestedStand, strays, stand, sorted } = lot
     const food = { ...pack.lotThen, tells, attestedAt, attestedStand, strays, stand, sorted }
+    const stay: Stay = {
+      pack: packId,
+      store: pack.store,
+      from: pack.at,
+      until: at,
+      openedAt: openedAtTaking(pack, at),
+      readings: pack.readings,
+      lotThen: pack.lotThen,
+    }
     const born = partOf(food, into, code, { lot: id, pack: packId, mass_g: taken_g, at })
     lots.set(into, {
       ...withWarnings(born, lots.get(into)),
-      // Cold or dry storage is not standing on the table: the hours count anew from the opening.
-      outOfStoreAt: at,
+      // What it went through before it was packed stands; being opened makes nothing younger.
+      stays: [...born.stays, stay],
       lastAt: at,
     })
-    lots.set(id, { ...takenFromPack(lot, packId, taken_g), lastAt: at })
+    lots.set(id, { ...takenFromPack(lot, packId, taken_g, at), lastAt: at })
   },
 }

@@ -17,6 +17,6 @@ export const packed: EntryDef<Packed, LotState> = {
   apply(lot, { at, pack, store, mass_g, containers, storeTemp_C }) {
     const rest = withFlow(lot, { at, what: 'packed', mass_g, to: store })
     const made = { id: pack, at, store, packed_g: mass_g, mass_g, containers, storeTemp_C, lotThen: lot }
-    return { ...rest, packs: [...lot.packs, made] }
+    return { ...rest, packs: [...lot.packs, { ...made, readings: [], openedAt: null }] }
   },
 }

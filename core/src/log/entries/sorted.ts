@@ -8,10 +8,15 @@ export interface Sorted extends EntryBase, Omit<SortFact, 'at'> {
 }
 
 export const sorted: EntryDef<Sorted, LotState> = {
-  apply(before, { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash }) {
+  apply(before, { at, noted, stageSeen, kept_g, trimmed_g, trimmedTo, wash }) {
     const lot = weighedAtLast(before, kept_g + trimmed_g)
     const lost_g = lot.mass_g - kept_g - trimmed_g
-    const trimmed = withFlow(withFirstCut(lot, at), { at, what: 'trimmed', mass_g: trimmed_g, to: trimmedTo })
+    const trimmed = withFlow(withFirstCut(lot, { at, noted }), {
+      at,
+      what: 'trimmed',
+      mass_g: trimmed_g,
+      to: trimmedTo,
+    })
     const rest = withFlow(trimmed, { at, what: 'lost-in-sorting', mass_g: lost_g, to: 'drips and dust' })
     return { ...rest, sorted: { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash } }
   },

@@ -13,5 +13,5 @@ export interface ThrownAway extends EntryBase {
 
 export const thrownAway: EntryDef<ThrownAway, LotState> = {
   apply: (lot, { at, pack, mass_g, why }) =>
-    pack === null ? withFlow(lot, { at, what: 'thrown-away', mass_g, to: why }) : takenFromPack(lot, pack, mass_g),
+    pack === null ? withFlow(lot, { at, what: 'thrown-away', mass_g, to: why }) : takenFromPack(lot, pack, mass_g, at),
 }

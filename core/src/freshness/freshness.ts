@@ -1,0 +1,147 @@
+import type { StoreRule } from '../flora/taxon'
+import { bestBefore, storeRule } from '../keep/storage'
+import { kitchenAt } from '../log/houseState'
+import { onceEach } from '../lot/onceEach'
+import type { LotState, PackState } from '../lot/lotState'
+import { formatDays, formatSpan } from '../quantity/format'
+import { addDays, formatDay, timeOf, type Instant } from '../quantity/instant'
+import { lotUse } from '../treatment/batchUse'
+import {
+  courseOf,
+  endsIf,
+  warmMost,
+  packLife,
+  storeWhere,
+  type Course,
+  type Ending,
+  type Life,
+  type LifeContext,
+} from './life'
+import { COLD_AT_MOST_C, HOT_AT_LEAST_C, rawKeeping, WARM_AT_MOST_min, WILTS } from './lifeLimits'
+import { opNoun } from '../lot/opNoun'
+import { storedAs } from './storedAs'
+
+/** How fresh food is and why: the one answer that gates, labels, lists and screens all tell. */
+export interface Freshness {
+  readonly life: Life
+  /** limp: past its best, and no harm; over: not eaten, packed or cooked any more. */
+  readonly state: 'fresh' | 'limp' | 'over'
+  /** Until when it may be eaten, if it stays where it is; null where nothing ends it. */
+  readonly until: Instant | null
+  /** When it goes limp, if it stays where it is; null where it does not, or has. */
+  readonly limpAt: Instant | null
+  /** One sentence: what it is, since when, and until when or why no longer. */
+  readonly says: string
+  /** Against eating, packing and cooking it; at most one sentence. */
+  readonly must: readonly string[]
+  /** Worth a look, and no harm. */
+  readonly mind: readonly string[]
+}
+
+/** How fresh a lot in hand is. Of a lot of which nothing is left it says how it was when the last of it went. */
+export const freshnessOf: (lot: LotState, context: LifeContext) => Freshness = onceEach((lot, context) => {
+  const course = courseOf(lot, context)
+  return tell(course.life, course, context)
+})
+
+/** How fresh what is in a pack is: from its whole lineage, its store and its opening. */
+export const packFreshness: (pack: PackState, context: LifeContext) => Freshness = onceEach((pack, context) => {
+  const use = lotUse(pack.lotThen, context.catalogue)
+  const course = { use, keeping: rawKeeping(use), where: storeWhere(pack, use, context) }
+  return tell(packLife(pack, context), course, context)
+})
+
+/** The rule by which a pack is kept, and from when it is past its best. */
+export function packRule(
+  pack: PackState,
+  context: LifeContext,
+): { readonly rule: StoreRule | undefined; readonly bestBefore: Instant | null } {
+  const use = lotUse(pack.lotThen, context.catalogue)
+  const rule =
+    use === undefined ? undefined : storeRule(use, pack.store, storedAs(pack.lotThen, { ...context, now: pack.at }))
+  return { rule, bestBefore: rule === undefined ? null : bestBefore(rule, packLife(pack, context).madeAt) }
+}
+
+function tell(life: Life, { use, where, keeping }: Omit<Course, 'life'>, context: LifeContext): Freshness {
+  const { now } = context
+  const when = whenIn(context)
+  if (life.over !== null) {
+    const says = overSays(life, life.over, when)
+    return { life, state: 'over', until: life.over.at, limpAt: null, says, must: [says], mind: [] }
+  }
+  const ending = endsIf(life, now, where, keeping)
+  const raw = life.kind === 'raw'
+  const limpDays = where === 'warm' ? keeping.limp.warm : where === 'cold' ? keeping.limp.cold : undefined
+  const limp = raw && life.limp >= 1
+  const wilts = use !== undefined && WILTS.includes(use.part)
+  const until = ending?.at ?? null
+  return {
+    life,
+    state: limp ? 'limp' : 'fresh',
+    until,
+    limpAt: raw && !limp && limpDays !== undefined ? addDays(now, (1 - life.limp) * limpDays) : null,
+    says: freshSays(life, until, when),
+    must: [],
+    mind: limp ? [limpSays(wilts, until, when)] : [],
+  }
+}
+
+type When = (at: Instant) => string
+
+/** A moment as the kitchen's clock shows it. */
+function whenIn({ book: { house }, now }: LifeContext): When {
+  const timeZone = kitchenAt(house, now)?.timeZone ?? 'UTC'
+  return (at) => `${formatDay(at, timeZone, at.slice(0, 4) !== now.slice(0, 4))} ${timeOf(at, timeZone)}`
+}
+
+const KIND_WORDS: Readonly<Record<Life['kind'], string>> = {
+  raw: 'Raw',
+  moist: 'Raw and cut or wet',
+  leached: 'Out of its bath, not cooked yet',
+  cooked: 'Cooked',
+  dry: 'Dry',
+  steady: 'Sour, sweet or salt enough to keep',
+}
+
+function freshSays(life: Life, until: Instant | null, when: When): string {
+  const since = life.kind === 'raw' ? 'picked' : life.wasFrozen ? 'first frozen' : 'made'
+  const from = `${KIND_WORDS[life.kind]}, ${since} ${when(life.madeAt)}.`
+  if (until === null)
+    return `${from} ${life.kind === 'dry' || life.kind === 'steady' ? 'Keep it closed.' : 'Its time does not run where it is now.'}`
+  const warm = life.warm_min >= 1 ? ` Warm for ${formatSpan(life.warm_min)} so far.` : ''
+  return `${from}${warm} As it stands, keeps until ${when(until)}.`
+}
+
+/** Why it is not food any more, since when, and what can still be done with it. */
+function overSays(life: Life, { at, cause }: Ending, when: When): string {
+  const what = KIND_WORDS[life.kind]
+  const away = 'Throw the food away; it is for no pot, no pan and no stock.'
+  switch (cause.of) {
+    case 'raw':
+      return `Raw${life.kind === 'raw' ? `, picked ${when(life.madeAt)}` : ''}: past its raw life since ${when(at)}. It may have rotted or grown germs. ${away}`
+    case 'warm':
+      return `${what}, made ${when(life.madeAt)}: it stood warm (${COLD_AT_MOST_C} to ${HOT_AT_LEAST_C} °C) for ${formatSpan(warmMost(life.kind) ?? WARM_AT_MOST_min)} in all by ${when(at)}, and that is the most. ${away} Next time chill or freeze it at once.`
+    case 'bath':
+      return `It lay in one water since ${when(cause.since)}; ${formatSpan(cause.atMost_min)} is the most for a bath as warm as that. ${away}`
+    case 'step':
+      return `The ${opNoun(cause.op)} was begun ${when(cause.since)} and not ended in time, by ${when(at)}. ${away}`
+    case 'store':
+      return `${what}: its time in store ended ${when(at)}. ${away}`
+    case 'opened':
+      return `Opened or thawed; it kept ${formatDays(cause.days)} from then, until ${when(at)}. ${away}`
+    case 'cold':
+      return `${what}, made ${when(life.madeAt)}: even cold it kept only until ${when(at)}. ${away}`
+    default:
+      return unknownCause(cause)
+  }
+}
+
+function limpSays(wilts: boolean, until: Instant | null, when: When): string {
+  const looks = wilts ? 'leaves may be limp and petals faded' : 'it may be soft'
+  const cook = until === null ? '' : ` It is safe until ${when(until)}.`
+  return `Past its best: ${looks}. Look at every piece and take out what is slimy, brown or mouldy.${cook}`
+}
+
+function unknownCause(cause: never): never {
+  throw new RangeError(`freshness: expected a known cause, got ${JSON.stringify(cause)}`)
+}

@@ -1,0 +1,513 @@
+import type { Catalogue } from '../flora/catalogue'
+import type { StoreRule, Use } from '../flora/taxon'
+import { discardBy, storeRule } from '../keep/storage'
+import type { HouseState } from '../log/houseState'
+import type { BathFact, LotState, PackState, Stay, StepRun, StoreReading } from '../lot/lotState'
+import { addDays, fromMs, MINUTE_ms, minutesBetween, toMs, type Instant } from '../quantity/instant'
+import { lotUse } from '../treatment/batchUse'
+import { isHeated } from '../treatment/tongue'
+import { treatmentProgress } from '../treatment/progress'
+import {
+  BATH_AT_MOST,
+  COLD_AT_MOST_C,
+  COLD_KEEPS_days,
+  FROZEN_AT_MOST_C,
+  HOT_AT_LEAST_C,
+  LEACHED_AT_MOST_min,
+  ONCE_OPENED_days,
+  rawKeeping,
+  RUNNING_AT_MOST_min,
+  STEP_LEAST_min,
+  STEP_OVERRUN,
+  WARM_AT_MOST_min,
+  type RawKeeping,
+} from './lifeLimits'
+import { steadyTimes } from '../keep/steady'
+import { storedAs } from './storedAs'
+import { isWet } from '../keep/wettings'
+
+/** What the freshness of food is judged by. */
+export interface LifeContext {
+  readonly book: { readonly house: HouseState }
+  readonly catalogue: Catalogue
+  readonly now: Instant
+}
+
+/** raw: whole, as picked; moist: its flesh laid open or wetted, never heated since; leached: out of a bath, and still to be cooked or dried; steady: sour, sweet or salt enough, by measure. */
+export type LifeKind = 'raw' | 'moist' | 'leached' | 'cooked' | 'dry' | 'steady'
+
+/** Why food is past its life. */
+export type Cause =
+  | { readonly of: 'raw' }
+  | { readonly of: 'warm' }
+  | { readonly of: 'bath'; readonly since: Instant; readonly atMost_min: number }
+  | { readonly of: 'step'; readonly op: string; readonly since: Instant }
+  | { readonly of: 'store' }
+  | { readonly of: 'opened'; readonly days: number }
+  | { readonly of: 'cold' }
+
+export interface Ending {
+  readonly at: Instant
+  readonly cause: Cause
+}
+
+/** How far the life of food has come: one clock over its whole lineage. */
+export interface Life {
+  readonly kind: LifeKind
+  /** When this life began: picked, cut open, cooked, dried, soured or first frozen. */
+  readonly madeAt: Instant
+  /** Minutes between 5 and 60 °C since then, over splits, joins, stores and openings. */
+  readonly warm_min: number
+  /** Shares of its raw life gone by: to limp and to unsafe. */
+  readonly limp: number
+  readonly raw: number
+  /** The earliest moment by which it must be gone, of all that went into it. */
+  readonly end: Ending | null
+  /** It was frozen since it was last cooked: freezing it again makes nothing younger. */
+  readonly wasFrozen: boolean
+  /** It was frozen raw and has thawed: it is cooked now, and not frozen raw again. */
+  readonly thawedRaw: boolean
+  readonly over: Ending | null
+}
+
+/** Where food is, as far as its clock cares. `still`: in a bath or a step, which have limits of their own. */
+export type Where = 'warm' | 'cold' | 'hot' | 'frozen' | 'still'
+
+/** The life of a lot in hand as of now. */
+export function lifeOf(lot: LotState, context: LifeContext): Life {
+  return courseOf(lot, context).life
+}
+
+/** The life of what is in a pack, as of now, were it taken out now. */
+export function packLife(pack: PackState, context: LifeContext): Life {
+  const before = courseOf(pack.lotThen, { ...context, now: pack.at })
+  const until = context.now < pack.at ? pack.at : context.now
+  return throughStore(before.life, { ...pack, from: pack.at, until }, before, context)
+}
+
+export interface Course {
+  readonly life: Life
+  readonly where: Where
+  readonly use: Use | undefined
+  readonly keeping: RawKeeping
+}
+
+/** The life of a lot and where it is now. Each thing that happened to it is taken in turn, its batches' parts first. */
+export function courseOf(lot: LotState, context: LifeContext): Course {
+  const { now } = context
+  const use = lotUse(lot, context.catalogue)
+  const keeping = rawKeeping(use)
+  const start = lot.joined.length > 0 ? together(lot, context) : picked(lot, now)
+  let life = start.life
+  let at = start.at
+  let place: Where = 'warm'
+  let ground: Where = place
+  const happenings = happeningsOf(lot, use, context).filter((each) => each.at <= now && each.at >= start.at)
+  const inside: { bath: boolean; steps: number } = { bath: false, steps: 0 }
+  const passTo = (to: Instant) => {
+    life = passed(life, at, to, ground, keeping)
+    if (to > at) at = to
+  }
+  for (const happening of happenings) {
+    passTo(happening.at)
+    switch (happening.what) {
+      case 'placed':
+        place = happening.where
+        break
+      case 'bath-begun':
+        life = leached(life, happening.at)
+        inside.bath = true
+        break
+      case 'bath-ended':
+        inside.bath = false
+        place = 'warm'
+        break
+      case 'step-begun':
+        inside.steps += 1
+        break
+      case 'step-ended':
+        inside.steps -= 1
+        place = 'warm'
+        break
+      case 'handled':
+        place = 'warm'
+        break
+      case 'overrun':
+        life = ended(life, { at: happening.at, cause: happening.cause })
+        break
+      case 'cut':
+        life = isDryAsPicked(use) ? life : opened(life, happening.at, use)
+        place = 'warm'
+        break
+      case 'wetted':
+        life = wetted(life, happening.at, use)
+        place = 'warm'
+        break
+      case 'made':
+        life = made(life, happening, use)
+        break
+      case 'stay':
+        life = throughStore(life, happening.stay, { use, keeping }, context)
+        at = happening.stay.until
+        place = 'warm'
+        break
+      default:
+        return unknownHappening(happening)
+    }
+    ground = inside.bath || inside.steps > 0 ? 'still' : place
+  }
+  passTo(now < at ? at : now)
+  return { life, where: ground, use, keeping }
+}
+
+/** A picking begins at its picking. */
+function picked({ weighedIn }: LotState, now: Instant): { readonly life: Life; readonly at: Instant } {
+  const at = weighedIn?.pickedAt ?? now
+  return { life: { ...NEW, kind: 'raw', madeAt: at }, at }
+}
+
+const NEW = { warm_min: 0, limp: 0, raw: 0, end: null, wasFrozen: false, thawedRaw: false, over: null } as const
+
+/** A batch is as far gone as the furthest of its parts, as they were when they were joined. */
+function together(lot: LotState, context: LifeContext): { readonly life: Life; readonly at: Instant } {
+  const parts = lot.joined.map(({ lotThen, at }) => ({ life: lifeOf(lotThen, { ...context, now: at }), at }))
+  const lives = parts.map(({ life }) => life)
+  const [first] = lives
+  if (first === undefined) return picked(lot, context.now)
+  const kinds = new Set(lives.map(({ kind }) => kind))
+  // What keeps by being dry, sour or sweet keeps no longer with something moist among it.
+  const kind: LifeKind = kinds.size === 1 ? first.kind : 'moist'
+  const earliest = (endings: readonly (Ending | null)[]) =>
+    endings.reduce((a, b) => (a === null ? b : b === null ? a : b.at < a.at ? b : a), null)
+  return {
+    at:
+      parts
+        .map(({ at }) => at)
+        .sort()
+        .at(-1) ?? context.now,
+    life: {
+      kind,
+      madeAt: lives.map(({ madeAt }) => madeAt).sort()[0] ?? first.madeAt,
+      warm_min: Math.max(...lives.map(({ warm_min }) => warm_min)),
+      limp: Math.max(...lives.map(({ limp }) => limp)),
+      raw: Math.max(...lives.map(({ raw }) => raw)),
+      end: earliest(lives.map(({ end }) => end)),
+      wasFrozen: lives.some(({ wasFrozen }) => wasFrozen),
+      thawedRaw: lives.some(({ thawedRaw }) => thawedRaw),
+      over: earliest(lives.map(({ over }) => over)),
+    },
+  }
+}
+
+type Happening = { readonly at: Instant } & (
+  | { readonly what: 'placed'; readonly where: Where }
+  | { readonly what: 'bath-begun' | 'bath-ended' | 'step-begun' | 'step-ended' | 'handled' | 'cut' | 'wetted' }
+  | { readonly what: 'overrun'; readonly cause: Cause }
+  | { readonly what: 'stay'; readonly stay: Stay }
+  | Making
+)
+
+/** A treatment on record that was finished: if the food was still within its life when the last of it went in, a new life begins. */
+interface Making {
+  readonly what: 'made'
+  readonly at: Instant
+  readonly kind: LifeKind
+  /** When the first of it was done: it has stood since. */
+  readonly since: Instant
+}
+
+/** All that happened to a lot, in order. What is read at one moment counts after what was done at it. */
+function happeningsOf(lot: LotState, use: Use | undefined, context: LifeContext): readonly Happening[] {
+  const all: Happening[] = [
+    ...placings(lot),
+    ...lot.cutUp.map(({ at, how }): Happening => ({ what: how === 'soaked' ? 'wetted' : 'cut', at })),
+    ...lot.added.filter(isWet).map(({ at }): Happening => ({ what: 'wetted', at })),
+    ...lot.baths.flatMap((bath) => bathHappenings(bath, context.now, use)),
+    ...lot.runs.flatMap((run) => runHappenings(run, context.now, use)),
+    ...lot.stays.map((stay): Happening => ({ what: 'stay', at: stay.from, stay })),
+    ...makings(lot, use, context),
+  ]
+  return all.sort((a, b) => (a.at !== b.at ? (a.at < b.at ? -1 : 1) : ORDER.indexOf(a.what) - ORDER.indexOf(b.what)))
+}
+
+const ORDER: readonly Happening['what'][] = [
+  'step-ended', 'bath-ended', 'overrun', 'made', 'handled', 'cut', 'wetted', 'placed', 'bath-begun', 'step-begun', 'stay',
+] // prettier-ignore
+
+/** Where it was put; out of the cold for whatever was done to it, and not put back unless somebody says so. */
+function placings({ placed, revived, sorted, drained }: LotState): readonly Happening[] {
+  const handled = [sorted?.at, drained?.at].flatMap((at) => at ?? [])
+  return [
+    ...handled.map((at): Happening => ({ what: 'handled', at })),
+    ...(revived?.chilled === true && ['crisp', 'better'].includes(revived.looks)
+      ? [{ what: 'placed', at: revived.at, where: 'cold' } as const]
+      : []),
+    ...placed.map(({ at, place, temp_C }): Happening => ({ what: 'placed', at, where: whereAt(place, temp_C) })),
+  ]
+}
+
+function whereAt(place: LotState['placed'][number]['place'], temp_C: number | null): Where {
+  if (place === 'kitchen' || temp_C === null) return 'warm'
+  return temp_C <= COLD_AT_MOST_C ? 'cold' : temp_C >= HOT_AT_LEAST_C ? 'hot' : 'warm'
+}
+
+function bathHappenings(bath: BathFact, now: Instant, use: Use | undefined): readonly Happening[] {
+  const { begunAt, endedAt } = bath
+  const atMost_min = bathAtMost(bath, use)
+  const lasted_min = minutesBetween(begunAt, endedAt ?? now)
+  const over = plusMinutes(begunAt, atMost_min)
+  return [
+    { what: 'bath-begun', at: begunAt },
+    ...(endedAt === null ? [] : [{ what: 'bath-ended', at: endedAt } as const]),
+    ...(lasted_min > atMost_min
+      ? [{ what: 'overrun', at: over, cause: { of: 'bath', since: begunAt, atMost_min } } as const]
+      : []),
+  ]
+}
+
+/** How long food may lie in a bath: each one has a limit of its own. */
+export function bathAtMost({ protocol, step, temp_C }: BathFact, use: Use | undefined): number {
+  const op = use?.protocols.find(({ name }) => name === protocol)?.steps[step]?.op
+  if (op === 'leach-running') return RUNNING_AT_MOST_min
+  if (temp_C !== null && temp_C >= HOT_AT_LEAST_C) return STEP_LEAST_min.heat
+  const shelf = BATH_AT_MOST.find(({ upTo_C }) => temp_C !== null && temp_C <= upTo_C)
+  return (shelf ?? BATH_AT_MOST[BATH_AT_MOST.length - 1])?.minutes ?? 0
+}
+
+function runHappenings(run: StepRun, now: Instant, use: Use | undefined): readonly Happening[] {
+  const step = use?.protocols.find(({ name }) => name === run.protocol)?.steps[run.step]
+  const op = step?.op ?? ''
+  const least_min = ownTime(op)
+  // What is done by hand in a moment is no time apart: the food stands in the kitchen.
+  if (least_min === undefined)
+    return [{ what: CUTS.includes(op) ? 'cut' : WETS.includes(op) ? 'wetted' : 'handled', at: run.begunAt }]
+  const atMost_min = Math.max(least_min, STEP_OVERRUN * (step?.minutes?.high ?? 0))
+  const until = run.done?.at ?? now
+  return [
+    { what: 'step-begun', at: run.begunAt },
+    ...(run.done === null ? [] : [{ what: 'step-ended', at: run.done.at } as const]),
+    ...(minutesBetween(run.begunAt, until) > atMost_min
+      ? [
+          {
+            what: 'overrun',
+            at: plusMinutes(run.begunAt, atMost_min),
+            cause: { of: 'step', op, since: run.begunAt },
+          } as const,
+        ]
+      : []),
+  ]
+}
+
+/** Operations that lay the flesh open, and those that wet it. */
+const CUTS: readonly string[] = ['chop', 'grind', 'mill', 'juice', 'press', 'sieve', 'strain-seeds', 'peel']
+const WETS: readonly string[] = ['soak-cold', 'soak-acidulated', 'brine', 'infuse-oil', 'infuse-vinegar']
+
+/** A seed as ripe as this holds too little water for anything to grow when it is milled [planning value: below a fifth]. */
+const DRY_MOISTURE = 0.2
+function isDryAsPicked(use: Use | undefined): boolean {
+  return use !== undefined && (use.moisture === undefined ? use.part === 'seed' : use.moisture.high <= DRY_MOISTURE)
+}
+
+const SOURING: readonly string[] = ['ferment', 'brine', 'pickle', 'infuse-vinegar', 'infuse-syrup', 'infuse-oil']
+
+/** The least that is let pass before a step that takes its time counts as forgotten; undefined for what is done in a moment. */
+function ownTime(op: string): number | undefined {
+  if (op === 'dry') return STEP_LEAST_min.dry
+  if (SOURING.includes(op)) return STEP_LEAST_min.ferment
+  return isHeated(op) || op === 'soak-cold' ? STEP_LEAST_min.heat : undefined
+}
+
+/** Treatments that were finished, each step of each way once: doing it again to the same food makes it no younger. */
+function makings(lot: LotState, use: Use | undefined, context: LifeContext): readonly Happening[] {
+  if (use === undefined) return []
+  const names = new Set(lot.runs.map(({ protocol }) => protocol))
+  const steps = use.protocols
+    .filter(({ name }) => names.has(name))
+    .flatMap((protocol) =>
+      treatmentProgress(lot, protocol, use, context.book.house).steps.map((each) => ({ ...each, protocol })),
+    )
+  const byStep = steps.flatMap(({ protocol, step, index, met, missed }): readonly Happening[] => {
+    const bad = new Set(missed.map(({ run }) => run.entry))
+    const done = lot.runs.filter(
+      (run) =>
+        run.protocol === protocol.name &&
+        run.step === index &&
+        run.done !== null &&
+        run.done.at <= context.now &&
+        !bad.has(run.entry),
+    )
+    const ends = done.flatMap((run) => run.done?.at ?? []).sort()
+    const [first, last] = [ends[0], ends.at(-1)]
+    // Half done it was heated all the same: wilted, wet and not made safe, it keeps no better than what was cut.
+    const halfDone = isHeated(step.op)
+      ? missed.flatMap(({ run }): Happening[] => (run.done === null ? [] : [{ what: 'cut', at: run.done.at }]))
+      : []
+    if (first === undefined || last === undefined) return halfDone
+    if (isHeated(step.op))
+      return [...halfDone, met ? { what: 'made', at: last, kind: 'cooked', since: first } : { what: 'cut', at: first }]
+    if (step.limit?.measure === 'dried-to' && met) return [{ what: 'made', at: last, kind: 'dry', since: first }]
+    if (step.op === 'ferment' && step.limit?.measure === 'ph' && met)
+      return [{ what: 'made', at: last, kind: 'steady', since: last }]
+    return []
+  })
+  const steady = steadyTimes(lot, use).map((at): Happening => ({ what: 'made', at, kind: 'steady', since: at }))
+  return [...byStep, ...steady]
+}
+
+/** Time passes: minutes, days and ends are held against what there is of life. */
+function passed(life: Life, from: Instant, to: Instant, where: Where, keeping: RawKeeping): Life {
+  if (life.over !== null || to <= from) return life
+  const min = minutesBetween(from, to)
+  const most_min = warmMost(life.kind)
+  const rate = (days: { readonly warm: number; readonly cold: number }) =>
+    where === 'warm' ? 1 / days.warm : where === 'cold' ? 1 / days.cold : 0
+  const fresh = life.kind === 'raw' || life.kind === 'moist'
+  const perMin = fresh ? rate(keeping.unsafe) / 1440 : 0
+  const next: Life = {
+    ...life,
+    warm_min: life.warm_min + (where === 'warm' && most_min !== undefined ? min : 0),
+    raw: perMin === 0 ? life.raw : life.raw + perMin * min,
+    limp: fresh && perMin > 0 ? life.limp + (rate(keeping.limp) / 1440) * min : life.limp,
+  }
+  const crossed = [
+    ...(most_min !== undefined && next.warm_min > most_min
+      ? [{ at: plusMinutes(from, most_min - life.warm_min), cause: { of: 'warm' } as const }]
+      : []),
+    ...(next.raw > 1 ? [{ at: plusMinutes(from, (1 - life.raw) / perMin), cause: { of: 'raw' } as const }] : []),
+    ...(life.end !== null && life.end.at < to ? [life.end] : []),
+  ].sort((a, b) => (a.at < b.at ? -1 : 1))
+  return crossed[0] === undefined ? next : { ...next, over: crossed[0] }
+}
+
+/** How much of life is left if nothing changes; null where nothing ends it. */
+export function endsIf(life: Life, from: Instant, where: Where, keeping: RawKeeping): Ending | null {
+  if (life.over !== null) return life.over
+  const ends: Ending[] = life.end === null ? [] : [life.end]
+  const most_min = where === 'warm' ? warmMost(life.kind) : undefined
+  if (most_min !== undefined) ends.push({ at: plusMinutes(from, most_min - life.warm_min), cause: { of: 'warm' } })
+  const days = where === 'warm' ? keeping.unsafe.warm : where === 'cold' ? keeping.unsafe.cold : undefined
+  if (days !== undefined && (life.kind === 'raw' || life.kind === 'moist'))
+    ends.push({ at: addDays(from, (1 - life.raw) * days), cause: { of: 'raw' } })
+  return ends.sort((a, b) => (a.at < b.at ? -1 : 1))[0] ?? null
+}
+
+function ended(life: Life, ending: Ending): Life {
+  return life.over === null ? { ...life, over: ending } : life
+}
+
+/** The earlier of an end that stands and another. */
+function endingBy(life: Life, end: Ending): Life {
+  return life.end !== null && life.end.at <= end.at ? life : { ...life, end }
+}
+
+/** Its flesh was laid open: what was whole keeps like cooked food from here on, and no longer than raw. */
+function opened(life: Life, at: Instant, use: Use | undefined): Life {
+  return life.kind === 'raw' ? endingBy({ ...life, kind: 'moist', madeAt: at }, coldEnd(at, use, 'raw')) : life
+}
+
+/** In a bath that its way asks for: each bath has its own limit, and what lay in none may wait a day for the next, or for the fire. */
+function leached(life: Life, at: Instant): Life {
+  return life.over !== null ? life : { ...life, kind: 'leached', madeAt: at, warm_min: 0, end: null }
+}
+
+/** The minutes of warmth that a kind of food bears in all; undefined where warmth does it nothing by the hour. */
+export function warmMost(kind: LifeKind): number | undefined {
+  if (kind === 'leached') return LEACHED_AT_MOST_min
+  return kind === 'moist' || kind === 'cooked' ? WARM_AT_MOST_min : undefined
+}
+
+/** Cut, or with something wet put to it: what kept by being dry, sour or sweet keeps no more until it is measured again. */
+function wetted(life: Life, at: Instant, use: Use | undefined): Life {
+  if (life.kind === 'dry' || life.kind === 'steady')
+    return endingBy({ ...life, kind: 'moist', madeAt: at, warm_min: 0, raw: 0, limp: 0 }, coldEnd(at, use, 'raw'))
+  return opened(life, at, use)
+}
+
+/** Moist food keeps so long cold, whatever else. */
+function coldEnd(at: Instant, use: Use | undefined, as: 'raw' | 'treated'): Ending {
+  const rule = use === undefined ? undefined : storeRule(use, 'chilled', as)
+  const days = rule?.keeps.unit === 'days' ? rule.keeps.high : COLD_KEEPS_days
+  return { at: addDays(at, days), cause: { of: 'cold' } }
+}
+
+/** A treatment was finished. What was past its life before stays past it; what was dried, soured or cooked within it begins anew. */
+function made(life: Life, { kind, since, at }: Making, use: Use | undefined): Life {
+  if (life.over !== null || (kind === 'steady' && life.kind === 'steady')) return life
+  const fresh: Life = { ...NEW, kind, madeAt: since }
+  return kind === 'cooked'
+    ? { ...fresh, warm_min: minutesBetween(since, at), end: coldEnd(since, use, 'treated') }
+    : fresh
+}
+
+/** Through a store: its life runs from the making, what is inherited stays the earliest, and opening makes it shorter. */
+function throughStore(
+  life: Life,
+  stay: Pick<Stay, 'store' | 'from' | 'until' | 'readings' | 'lotThen'> & { readonly openedAt: Instant | null },
+  { use, keeping }: Pick<Course, 'use' | 'keeping'>,
+  context: LifeContext,
+): Life {
+  const { store, from, until, openedAt, lotThen } = stay
+  if (life.over !== null) return life
+  const rule = use === undefined ? undefined : ruleOf(use, stay, storedAs(lotThen, { ...context, now: from }))
+  const first = store === 'frozen' && !life.wasFrozen
+  const runsFrom = first ? from : life.madeAt
+  let inside: Life = first ? { ...life, madeAt: from, end: null } : life
+  inside = { ...inside, wasFrozen: inside.wasFrozen || store === 'frozen' }
+  // Thawed and kept cold it has what opening left it, and a frozen store's months no more.
+  if (rule !== undefined && (first || !life.wasFrozen || store === 'frozen'))
+    inside = endingBy(inside, { at: discardBy(rule, runsFrom), cause: { of: 'store' } })
+  let at = from
+  let where: Where = atStore(stay, null, rule)
+  for (const reading of stay.readings.filter((each) => each.at <= until)) {
+    inside = passed(inside, at, reading.at, where, keeping)
+    const now = atStore(stay, reading, rule)
+    if (store === 'frozen' && where === 'frozen' && now !== 'frozen') inside = thawed(inside, reading.at, rule, store)
+    at = reading.at
+    where = now
+  }
+  inside = passed(inside, at, until, where, keeping)
+  if (openedAt !== null) {
+    inside = onceOpened(inside, openedAt, rule, store)
+    if (inside.end !== null && inside.end.at < until) inside = ended(inside, inside.end)
+  }
+  return store === 'frozen' ? { ...inside, thawedRaw: inside.thawedRaw || isRaw(inside) } : inside
+}
+
+const isRaw = ({ kind }: Life) => kind === 'raw' || kind === 'moist'
+
+function onceOpened(life: Life, at: Instant, rule: StoreRule | undefined, store: PackState['store']): Life {
+  const days = rule?.onceOpened_days ?? ONCE_OPENED_days[store]
+  return endingBy(life, { at: addDays(at, days), cause: { of: 'opened', days } })
+}
+
+function thawed(life: Life, at: Instant, rule: StoreRule | undefined, store: PackState['store']): Life {
+  return { ...onceOpened(life, at, rule, store), thawedRaw: life.thawedRaw || isRaw(life) }
+}
+
+/** The rule by which a pack was kept: for what it was; where none is, the shortest that there is for that store. */
+function ruleOf(use: Use, { store }: Pick<Stay, 'store'>, as: ReturnType<typeof storedAs>): StoreRule | undefined {
+  const own = storeRule(use, store, as)
+  return own ?? use.stores.filter((rule) => rule.store === store).toSorted((a, b) => a.keeps.high - b.keeps.high)[0]
+}
+
+/** How warm it is for food in a store: as it was when it was packed, until somebody measures otherwise. */
+function atStore({ store }: Pick<Stay, 'store'>, reading: StoreReading | null, rule: StoreRule | undefined): Where {
+  if (store === 'frozen' && (reading === null || reading.temp_C <= FROZEN_AT_MOST_C)) return 'frozen'
+  const atMost_C =
+    store !== 'frozen' && rule?.limit.measure === 'store-temperature' ? rule.limit.atMost_C : COLD_AT_MOST_C
+  return reading === null || reading.temp_C <= atMost_C ? 'cold' : 'warm'
+}
+
+/** How warm it is now for what is in a pack. */
+export function storeWhere(pack: PackState, use: Use | undefined, context: LifeContext): Where {
+  const rule = use === undefined ? undefined : ruleOf(use, pack, storedAs(pack.lotThen, { ...context, now: pack.at }))
+  return atStore(pack, pack.readings.filter(({ at }) => at <= context.now).at(-1) ?? null, rule)
+}
+
+function plusMinutes(at: Instant, minutes: number): Instant {
+  return fromMs(toMs(at) + Math.round(minutes * MINUTE_ms))
+}
+
+function unknownHappening(happening: never): never {
+  throw new RangeError(`life: expected a known happening, got ${JSON.stringify(happening)}`)
+}
