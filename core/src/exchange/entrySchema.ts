@@ -138,6 +138,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       kind: eaterKind(),
       sensitivities: nullable(Joi.array().items(sensitivity()).unique()),
     }),
+    laxerConfirmed: Joi.boolean().valid(true).optional(),
   },
   'plant-met': { ...BASE, taxon: text(), stage: stage(), patch: id().optional(), mentor: text().optional() },
   'plant-recorded': {

@@ -388,7 +388,7 @@ describe('Ground', () => {
   it('keeps a spraying in mind though the fact has gone stale', () => {
     const stale = verdict({ ...CLEAN, sprayed: { last: '2025-06-14T00:00:00.000Z' } }, '2026-01-01T00:00:00.000Z')
     expect(stale.state).toBe('closed')
-    expect(stale.reasons[0]).toContain('Not food before 2028-06-13')
+    expect(stale.reasons[0]).toContain('Not food before 2028-06-14')
   })
   it('does not pass the unknown as clean, and says what is worth knowing', () => {
     expect(verdict({ ...CLEAN, pastUse: 'unknown' })).toEqual({
@@ -1047,9 +1047,10 @@ describe('Plate', () => {
       return eaterVerdict(pen.lot(), pen.context, 'di')
     }
     const factor = 900 / 700
-    expect(most('adult', ['anticoagulant']).most_g).toBeCloseTo(250 / factor)
+    // A caution to limit without a figure binds at one ordinary portion a day.
+    expect(most('adult', ['anticoagulant']).most_g).toBeCloseTo(100 / factor)
     expect(most('adult', ['anticoagulant']).reasons[0]).toBe(
-      'Di: Leafy greens carry vitamin K: keep the weekly amount steady and ask whoever doses the medicine.',
+      'Di: 78 g at most now. Leafy greens carry vitamin K: keep the weekly amount steady and ask whoever doses the medicine. No figure is on record: one ordinary portion a day.',
     )
     expect(most('adult', ['kidney-stone']).most_g).toBeCloseTo(100 / factor)
     expect(most('adult', ['kidney-disease']).most_g).toBeCloseTo(50 / factor)
@@ -1073,7 +1074,7 @@ describe('Plate', () => {
       return eaterVerdict(cook(pen).lot(), pen.context, 'di')
     }
     const cap = [{ perDay_g: 90, who: 'adult' as const, why: 'A cap.' }]
-    expect(most('child', cap)).toMatchObject({ state: 'open', reasons: ['Di: 35 g at most now. A cap.'] })
+    expect(most('child', cap)).toMatchObject({ state: 'open', reasons: ['Di: 35 g at most now. A cap. No figure for children is on record: half of an adult’s.'] })
     expect(most('infant', cap)).toMatchObject({ state: 'closed', most_g: 0 })
     expect(most('adult', [])).toMatchObject({ state: 'open', most_g: Infinity, reasons: [] })
   })

@@ -1,11 +1,10 @@
 import { freshnessOf, packFreshness, packRule } from '../freshness/freshness'
-import { findTaxon } from '../flora/catalogue'
 import type { Taxon, Use } from '../flora/taxon'
-import type { Sensitivity } from '../flora/vocabulary'
 import type { EaterId } from '../log/entry'
 import { kitchenAt, type EaterState } from '../log/houseState'
 import { strandsOf, type LotState, type PackState, type Portion } from '../lot/lotState'
-import { eatenBy, rawEatenOn, rawPerServed } from '../meal/eaten'
+import { capsFor, cautionsFor, sharedLeft } from '../meal/dayShare'
+import { eatenBy, eatenOn, plantsServed, type EatenServing, type PlantServed } from '../meal/eaten'
 import { formatMass } from '../quantity/format'
 import { minutesBetween } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
@@ -67,7 +66,12 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   if (eater === undefined) return say('ajar', 0, ['This eater is not known yet.'])
   if (eater.sensitivities === null)
     return say('ajar', 0, [`${eater.name} was not asked about sensitivities yet. Not asked is not none.`])
-  const verdicts = strandsOf(lot).map(({ lot: strand, share }) => strandVerdict(lot, strand, share, eater, context))
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const { book, catalogue, now } = context
+  const eaten = eatenOn({ book, catalogue, eater: id, at: now, timeZone })
+  const plants = plantsServed(lot, catalogue)
+  if (plants.length < strandsOf(lot).length) return say('closed', 0, ['Nothing is on record about eating this.'])
+  const verdicts = plants.map((plant) => plantVerdict(lot, plant, { eater, eaten }, context))
   const closed = verdicts.filter(({ state }) => state === 'closed')
   if (closed.length > 0) return say('closed', 0, [...new Set(closed.flatMap(({ reasons }) => reasons))])
   return say('open', Math.min(...verdicts.map(({ most_g }) => most_g)), [
@@ -75,19 +79,16 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   ])
 }
 
-/** An eater against one plant in the food: `share` of what is served is of it. */
-function strandVerdict(
+/** An eater against one plant in the food. */
+function plantVerdict(
   lot: LotState,
-  strand: LotState,
-  share: number,
-  eater: EaterState,
+  { strand, taxon, share, raw_per_g }: PlantServed,
+  { eater, eaten }: { readonly eater: EaterState; readonly eaten: readonly EatenServing[] },
   context: JudgeContext,
 ): { readonly state: 'open' | 'closed'; readonly most_g: number; readonly reasons: readonly string[] } {
-  const { book, catalogue, now } = context
-  const taxon = strand.weighedIn === null ? undefined : findTaxon(catalogue, strand.weighedIn.taxon)
-  const use = taxon === undefined ? undefined : lotUse(strand, catalogue)
-  if (taxon === undefined || use === undefined)
-    return { state: 'closed', most_g: 0, reasons: ['Nothing is on record about eating this.'] }
+  const { catalogue } = context
+  const use = lotUse(strand, catalogue)
+  if (use === undefined) return { state: 'closed', most_g: 0, reasons: ['Nothing is on record about eating this.'] }
   const goal = lot.way?.goal ?? strand.way?.goal ?? 'eat'
   const cautions = cautionsFor(use, eater).filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
   const avoid = cautions.filter(({ what }) => what === 'avoid')
@@ -95,48 +96,29 @@ function strandVerdict(
     return { state: 'closed', most_g: 0, reasons: [`Not for ${eater.name}: ${avoid.map(({ why }) => why).join(' ')}`] }
   const school = protocolOf(lot.joined.length > 0 ? strand : lot, use)?.name
   const caps = capsFor(use, eater, cautions, school)
-  const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
-  const factor = rawPerServed(lot) * share
-  const had_g = rawEatenOn({ book, catalogue, eater: eater.id, taxon, at: now, timeZone })
-  const left = caps.map(({ perDay_g, why }) => ({ why, left_g: Math.max(0, perDay_g - had_g) / factor }))
+  const had_g = eaten.filter((each) => each.taxon === taxon).reduce((sum, { raw_g }) => sum + raw_g, 0)
+  const left = caps.map(({ perDay_g, why }) => ({ why, left_g: Math.max(0, perDay_g - had_g) / raw_per_g }))
+  const shared = sharedLeft({ use, taxon, caps, eater, eaten, catalogue }).map(({ left_g, why }) => ({
+    why,
+    left_g: left_g / raw_per_g,
+  }))
   const first = firstTaste(use, taxon, eater.id, share, context)
-  const limits = [...left, ...(first === undefined ? [] : [first])]
+  const limits = [...left, ...shared, ...(first === undefined ? [] : [first])]
   const tightest = limits.reduce((a, b) => (b.left_g < a.left_g ? b : a), { left_g: Infinity, why: '' })
   return {
     state: tightest.left_g <= 0 ? 'closed' : 'open',
     most_g: tightest.left_g,
     reasons: [
-      ...cautions.filter(({ why }) => why !== tightest.why).map(({ why }) => `${eater.name}: ${why}`),
+      ...cautions.filter(({ why }) => !tightest.why.startsWith(why)).map(({ why }) => `${eater.name}: ${why}`),
       ...(tightest.why === '' ? [] : [`${eater.name}: ${formatMass(tightest.left_g)} at most now. ${tightest.why}`]),
     ],
   }
 }
 
-function cautionsFor(use: Use, eater: EaterState) {
-  const own: readonly Sensitivity[] = [...(eater.sensitivities ?? []), ...(eater.kind === 'adult' ? [] : [eater.kind])]
-  return use.cautionFor.filter(({ who }) => own.includes(who))
-}
-
-/** Daily caps in trimmed raw grams. A child without a figure of its own gets half an adult's; an infant without one gets nothing. */
-function capsFor(
-  use: Use,
-  eater: EaterState,
-  cautions: Use['cautionFor'],
-  school: string | undefined,
-): readonly { perDay_g: number; why: string }[] {
-  const amounts = use.amounts.filter((each) => each.school === undefined || each.school === school)
-  const own = amounts.filter(({ who }) => who === eater.kind)
-  const adult = amounts.filter(({ who }) => who === 'adult')
-  const share = eater.kind === 'infant' ? 0 : 0.5
-  const derived = adult.map(({ perDay_g, why }) => ({ perDay_g: perDay_g * share, why }))
-  const limited = cautions.flatMap(({ perDay_g, why }) => (perDay_g === undefined ? [] : [{ perDay_g, why }]))
-  return [...(own.length > 0 || eater.kind === 'adult' ? own : derived), ...limited]
-}
-
 /** The first-taste rule: a very little of a plant never eaten before, then a wait. */
 function firstTaste(use: Use, taxon: Taxon, eater: EaterId, share: number, { book, catalogue, now }: JudgeContext) {
   if (use.firstTaste_g === undefined) return undefined
-  const earlier = eatenBy(book, catalogue, eater, taxon).filter(({ serving }) => serving.at <= now)
+  const earlier = eatenBy(book, catalogue, eater).filter((each) => each.taxon === taxon && each.serving.at <= now)
   const first = earlier[0]
   if (first !== undefined && minutesBetween(first.serving.at, now) >= FIRST_TASTE_WAIT_MINUTES) return undefined
   const had_g = earlier.reduce((sum, { mass_g }) => sum + mass_g, 0)

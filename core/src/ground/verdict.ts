@@ -1,7 +1,7 @@
 import type { Taxon } from '../flora/taxon'
 import type { Part } from '../flora/vocabulary'
 import { formatList } from '../quantity/format'
-import { addDays, type Instant } from '../quantity/instant'
+import { addDays, addMonths, type Instant } from '../quantity/instant'
 import { removalOf } from '../take/removal'
 import { exposureOf, isSealed, isWaterside, takesUpMetals, type Exposure } from './exposure'
 import type { CutAt, GroundFacts, GroundNote, PastUse, SoilMetal, SoilTest } from './facts'
@@ -143,9 +143,10 @@ function askLeave({ facts, part, now }: Inquiry, found: Findings): void {
 
 function askSprays({ facts, patchName, now, limits }: Inquiry, found: Findings): void {
   const sprayed = found.ask('sprayed', 'when it was last sprayed')
-  if (sprayed?.last) {
+  // What was sprayed after the picking is not in it.
+  if (sprayed?.last && sprayed.last <= now) {
     const byLabel = addDays(sprayed.last, sprayed.wait_days ?? 0)
-    const bySchool = addDays(sprayed.last, limits.sprayWait_years * 365.25)
+    const bySchool = addMonths(sprayed.last, 12 * limits.sprayWait_years)
     const from = byLabel > bySchool ? byLabel : bySchool
     const wait = byLabel > bySchool ? `${sprayed.wait_days ?? 0} days by its label` : years(limits.sprayWait_years)
     if (now < from)
@@ -154,7 +155,13 @@ function askSprays({ facts, patchName, now, limits }: Inquiry, found: Findings):
       )
   }
   const field = facts.field?.value
-  if (field !== undefined && field.distance_m !== null && field.distance_m < limits.field_m && field.lastSprayed) {
+  if (
+    field !== undefined &&
+    field.distance_m !== null &&
+    field.distance_m < limits.field_m &&
+    field.lastSprayed &&
+    field.lastSprayed <= now
+  ) {
     const from = addDays(field.lastSprayed, limits.driftWait_days)
     if (now < from)
       found.closed.push(
@@ -335,7 +342,7 @@ function askWater({ taxon, part, school }: Inquiry, found: Findings): void {
 
 function askFlood({ facts, exposure, now, limits }: Inquiry, found: Findings): void {
   const last = facts.flood?.value.last
-  if (!last || exposure === 'high') return
+  if (!last || last > now || exposure === 'high') return
   const from = addDays(last, limits.floodWait_days)
   if (now < from)
     found.closed.push(

@@ -40,12 +40,13 @@ describe('what an entry leaves behind', () => {
     const patches = (...more: readonly Partial<Saying<'ground-noted'>>[]) =>
       house(EMPTY_HOUSE, ...more.map((each) => ({ ...noted, ...each }))).patches['wall']
     const facts = { dogs: { value: 'none', at: AT } }
+    const notes = [{ at: AT, facts: { dogs: 'none' } }]
     const position = { latitude_deg: 47, longitude_deg: 8 }
-    expect(patches({})).toStrictEqual({ id: 'wall', name: 'Wall', facts })
+    expect(patches({})).toStrictEqual({ id: 'wall', name: 'Wall', facts, notes })
     const lies = { elevation_m: 700, position }
-    expect(patches(lies)).toStrictEqual({ id: 'wall', name: 'Wall', facts, ...lies })
+    expect(patches(lies)).toStrictEqual({ id: 'wall', name: 'Wall', facts, notes, ...lies })
     // What was told of where it lies stays when only its ground is noted again.
-    expect(patches(lies, {})).toStrictEqual({ id: 'wall', name: 'Wall', facts, ...lies })
+    expect(patches(lies, {})).toStrictEqual({ id: 'wall', name: 'Wall', facts, notes: [...notes, ...notes], ...lies })
     const gift = { type: 'gave-back', patch: 'wall', what: 'seed-scattered', count: 40 } as const
     const given = house(
       EMPTY_HOUSE,

@@ -1,7 +1,7 @@
 import type { NotedFigure } from '../evidence/figure'
 import type { OwnPlant } from '../flora/own'
 import type { Claim } from '../flora/taxon'
-import type { GroundFacts } from '../ground/facts'
+import type { GroundFacts, GroundNote } from '../ground/facts'
 import type { GroundSchool } from '../ground/schools'
 import type { Wind } from '../heat/wind'
 import type { InstrumentId } from '../instruments/instruments'
@@ -179,7 +179,16 @@ export interface PatchState {
   readonly elevation_m?: number
   /** Where it is, for the cook alone: it leaves in no file unless asked. */
   readonly position?: Position
+  /** Each fact as it was last noted. */
   readonly facts: GroundFacts
+  /** Every note of it, oldest first: a picking is judged by what held when it was picked. */
+  readonly notes: readonly GroundNotedAt[]
+}
+
+/** What was noted of a ground at one time. */
+export interface GroundNotedAt {
+  readonly at: Instant
+  readonly facts: GroundNote
 }
 
 export interface EaterState {
@@ -188,6 +197,8 @@ export interface EaterState {
   readonly kind: 'adult' | 'child' | 'infant'
   /** null: not asked yet, which is not the same as none. */
   readonly sensitivities: readonly Sensitivity[] | null
+  /** The last time that less was said to hold against them than before: what was dropped, and when. The plate says so. */
+  readonly laxer?: { readonly at: Instant; readonly dropped: readonly string[] }
 }
 
 export const EMPTY_HOUSE: HouseState = {

@@ -40,6 +40,7 @@ import type { GaveBack } from './entries/gaveBack'
 import type { StandSetAside } from './entries/standSetAside'
 import type { StopNoted } from './entries/stopNoted'
 import type { SampleDried } from './entries/sampleDried'
+import { droppedBy } from './entries/eaterNoted'
 import type { Placed } from './entries/placed'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
@@ -366,9 +367,17 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
         : faultOf(figureFault(entry.figure))
     case 'claim-noted':
       return checkClaim(entry, book, catalogue)
+    case 'eater-noted': {
+      const dropped = entry.laxerConfirmed === true ? [] : droppedBy(book.house.eaters[entry.eater.id], entry.eater)
+      return dropped.length === 0
+        ? OK
+        : no(
+            'laxerConfirmed',
+            `Until now ${entry.eater.name} was noted with: ${formatList(dropped.map(plainWords))}. Ask again, and say a second time that it no longer holds.`,
+          )
+    }
     case 'kitchen-set':
     case 'ground-noted':
-    case 'eater-noted':
     case 'numbers-noted':
       return OK
     default:

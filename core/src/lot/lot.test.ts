@@ -365,7 +365,7 @@ describe('a fair share', () => {
       othersPick: false,
       school: null,
     })
-    expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')?.slice(0, 10)).toBe('2028-05-15')
+    expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')?.slice(0, 10)).toBe('2028-05-16')
     expect(restsUntil(pen.log.state, CATALOGUE, 'elsewhere', 'Urtica dioica')).toBeUndefined()
     expect(next(pen).act.kind).toBe('serve-or-pack')
   })

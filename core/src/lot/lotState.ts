@@ -12,6 +12,8 @@ export interface LotState {
   readonly weighedIn: WeighIn | null
   /** Mass in hand now, g. */
   readonly mass_g: number
+  /** The plant in it as trimmed raw mass, g: what was lost or taken up as water, and what was put to it, changes nothing of it. */
+  readonly plant_g: number
   readonly tells: readonly TellFact[]
   /** When it was first trimmed, cut or heated: tells noted later do not count. */
   readonly firstCutAt: Instant | null
@@ -384,6 +386,7 @@ export function emptyLot(id: LotId): LotState {
     code: '',
     weighedIn: null,
     mass_g: 0,
+    plant_g: 0,
     tells: [],
     firstCutAt: null,
     firstCutNoted: null,
@@ -442,6 +445,7 @@ export function partOf(lot: LotState, id: LotId, code: string, origin: Origin): 
     id,
     code,
     mass_g,
+    plant_g: lot.plant_g * share,
     // What went through a step went through it in this part too, in its share.
     runs: lot.runs.map((run) => shareOf(run, share)),
     drained: lot.drained === null ? null : { ...lot.drained, mass_g: lot.drained.mass_g * share },
@@ -467,6 +471,19 @@ export function strandsOf(lot: LotState): readonly { readonly lot: LotState; rea
       share: whole_g > 0 ? (strand.share * mass_g) / whole_g : 0,
     })),
   )
+}
+
+/** The pickings in a lot, each as trimmed raw plant mass, g: what is in hand of it, however much water went or came. */
+export function plantsIn(lot: LotState): readonly { readonly lot: LotState; readonly plant_g: number }[] {
+  if (lot.joined.length === 0) return [{ lot, plant_g: lot.plant_g }]
+  const parts = lot.joined.flatMap(({ lotThen, mass_g }) =>
+    plantsIn(lotThen).map(({ lot: strand, plant_g }) => ({
+      lot: strand,
+      plant_g: lotThen.mass_g > 0 ? (plant_g * mass_g) / lotThen.mass_g : 0,
+    })),
+  )
+  const joined_g = parts.reduce((sum, { plant_g }) => sum + plant_g, 0)
+  return parts.map((part) => ({ ...part, plant_g: joined_g > 0 ? (part.plant_g * lot.plant_g) / joined_g : 0 }))
 }
 
 /**
@@ -499,9 +516,15 @@ export function isOnlyCounted({ weighedIn, sorted, from }: LotState): boolean {
   return weighedIn?.counted !== undefined && sorted === null && from.length === 0
 }
 
+/** Flows of water, and of what was put to it: the plant in it stays. */
+const WATER_FLOWS: readonly MassFlow['what'][] = ['cooking', 'pressing', 'drying', 'added']
+
 /** A flow of mass out of the lot; what is in hand goes down by as much, never below nothing. */
 export function withFlow(lot: LotState, flow: MassFlow): LotState {
-  return { ...lot, mass_g: Math.max(0, lot.mass_g - flow.mass_g), flows: [...lot.flows, flow] }
+  const mass_g = Math.max(0, lot.mass_g - flow.mass_g)
+  const taken = lot.mass_g > 0 ? Math.min(1, flow.mass_g / lot.mass_g) : 0
+  const plant_g = WATER_FLOWS.includes(flow.what) ? lot.plant_g : lot.plant_g * (1 - taken)
+  return { ...lot, mass_g, plant_g, flows: [...lot.flows, flow] }
 }
 
 /** The first cutting happens once; it is known since the first of all cuttings was written down. */

@@ -2,65 +2,100 @@ import { findTaxon, type Catalogue } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import type { EaterId } from '../log/entry'
 import type { BookState } from '../log/fold'
-import { isBegun, strandsOf, type LotState, type Serving } from '../lot/lotState'
+import { isBegun, plantsIn, type LotState, type Serving } from '../lot/lotState'
 import { dayOf, type Instant } from '../quantity/instant'
+import { lotUse } from '../treatment/batchUse'
+import { isHeated } from '../treatment/tongue'
 
 export interface EatenServing {
   readonly lot: LotState
   readonly serving: Serving
+  /** The picking that the plant came from. */
+  readonly strand: LotState
+  readonly taxon: Taxon
   readonly mass_g: number
   /** The same food as trimmed raw mass, so that dishes compare. */
   readonly raw_g: number
 }
 
-/** All that an eater ate of a plant, oldest first. Of a batch, only what of it was that plant. */
-export function eatenBy(book: BookState, catalogue: Catalogue, eater: EaterId, taxon: Taxon): readonly EatenServing[] {
+/** Everything that an eater ate, oldest first, plant by plant: of a batch each plant by its own share of what was served. */
+export function eatenBy(book: BookState, catalogue: Catalogue, eater: EaterId): readonly EatenServing[] {
   return [...book.lots.values()]
     .filter(({ servings }) => servings.length > 0)
     .flatMap((lot) =>
       lot.servings.flatMap((serving) => {
+        const portions = serving.portions.filter((portion) => portion.eater === eater)
+        if (portions.length === 0) return []
         // A serving dated back to before its lot was weighed in is still of that lot.
         const food = isBegun(serving.lotThen) ? serving.lotThen : lot
-        const strands = strandsOf(food).filter(
-          ({ lot: { weighedIn } }) => weighedIn !== null && findTaxon(catalogue, weighedIn.taxon) === taxon,
+        return plantsServed(food, catalogue).flatMap(({ strand, taxon, share, raw_per_g }) =>
+          portions.map(({ mass_g }) => ({
+            lot,
+            serving,
+            strand,
+            taxon,
+            mass_g: mass_g * share,
+            raw_g: mass_g * raw_per_g,
+          })),
         )
-        const share = strands.reduce((sum, strand) => sum + strand.share, 0)
-        return share === 0
-          ? []
-          : serving.portions
-              .filter((portion) => portion.eater === eater)
-              .map(({ mass_g }) => ({
-                lot,
-                serving,
-                mass_g: mass_g * share,
-                raw_g: mass_g * share * rawPerServed(serving.lotThen),
-              }))
       }),
     )
     .sort((a, b) => (a.serving.at < b.serving.at ? -1 : 1))
 }
 
-/** What an eater ate of a plant on one calendar day, as trimmed raw mass, g. */
-export function rawEatenOn(input: {
-  book: BookState
-  catalogue: Catalogue
-  eater: EaterId
-  taxon: Taxon
-  at: Instant
-  timeZone: string
-}): number {
-  const { book, catalogue, eater, taxon, at, timeZone } = input
-  return eatenBy(book, catalogue, eater, taxon)
-    .filter(({ serving }) => dayOf(serving.at, timeZone) === dayOf(at, timeZone))
-    .reduce((sum, { raw_g }) => sum + raw_g, 0)
+/** One plant in food as it is served. */
+export interface PlantServed {
+  /** The picking, as it was when it went in. */
+  readonly strand: LotState
+  readonly taxon: Taxon
+  /** Of the mass of all plants in it. */
+  readonly share: number
+  /** Grams of this plant, trimmed and raw, in a gram as served. */
+  readonly raw_per_g: number
 }
 
-/** Grams of trimmed raw food in a gram as served: what went into the first treatment over what was weighed after it; 1 where not weighed, never below 1. A batch is as its most shrunken constituent, and then its own. */
-export function rawPerServed(lot: LotState): number {
-  const before_g = lot.runs[0]?.lotMass_g
-  const own =
-    before_g === undefined || lot.drained === null || lot.drained.mass_g <= 0
-      ? 1
-      : Math.max(1, before_g / lot.drained.mass_g)
-  return own * Math.max(1, ...lot.joined.map(({ lotThen }) => rawPerServed(lotThen)))
+/** The plants in a gram of a lot as it is served. Water lost makes them more, water and other things put to it make them less. */
+export function plantsServed(lot: LotState, catalogue: Catalogue): readonly PlantServed[] {
+  const plants = plantsIn(lot)
+  const whole_g = plants.reduce((sum, { plant_g }) => sum + plant_g, 0)
+  const served_g = servedMass_g(lot, catalogue)
+  return plants.flatMap(({ lot: strand, plant_g }) => {
+    const taxon = strand.weighedIn === null ? undefined : findTaxon(catalogue, strand.weighedIn.taxon)
+    return taxon === undefined || whole_g <= 0 || served_g <= 0
+      ? []
+      : [{ strand, taxon, share: plant_g / whole_g, raw_per_g: plant_g / served_g }]
+  })
+}
+
+/**
+ * What the lot weighs as it is served, g: as last weighed; where it was heated or dried since and not weighed again, what it came out at by
+ * its loads, else the least that such a part comes to on record, so that a gram is never taken for less of the plant than it may be.
+ */
+function servedMass_g(lot: LotState, catalogue: Catalogue): number {
+  const { mass_g, drained, runs } = lot
+  const since = runs.filter(({ done }) => done?.outcome === 'done' && (drained === null || drained.at < done.at))
+  const use = since.length === 0 ? undefined : lotUse(lot, catalogue)
+  const shrinks = since.map(({ protocol, step, mass_g: in_g, done }) => {
+    const asked = use?.protocols.find(({ name }) => name === protocol)?.steps[step]
+    if (done?.driedTo_g != null && in_g > 0) return Math.min(1, done.driedTo_g / in_g)
+    if (asked?.limit?.measure === 'dried-to' || asked?.op === 'dry')
+      return (1 - (use?.moisture?.high ?? FRESH_MOISTURE)) / (1 - DRY_MOISTURE)
+    return asked !== undefined && isHeated(asked.op) ? Math.min(1, use?.cookedYield?.low ?? 1) : 1
+  })
+  return mass_g * Math.min(1, ...shrinks)
+}
+/** Of a fresh part that no record speaks of, and of what is dry [planning values]. */
+const FRESH_MOISTURE = 0.9
+const DRY_MOISTURE = 0.1
+
+/** Everything that an eater ate on the calendar day of an instant. */
+export function eatenOn(input: {
+  readonly book: BookState
+  readonly catalogue: Catalogue
+  readonly eater: EaterId
+  readonly at: Instant
+  readonly timeZone: string
+}): readonly EatenServing[] {
+  const { book, catalogue, eater, at, timeZone } = input
+  return eatenBy(book, catalogue, eater).filter(({ serving }) => dayOf(serving.at, timeZone) === dayOf(at, timeZone))
 }

@@ -22,6 +22,10 @@ describe('what is typed into a field', () => {
     ['5′ 3″', 'm above the sea', 1.6002],
     ['5,000 ft', 'm', 1524],
     ['2,5 kg', 'g', 2500],
+    ['1.250 kg', 'g', 1250],
+    ['1,250 kg', 'g', 1250],
+    ['1.500 L', 'mL', 1500],
+    ['1,250 g', 'g', 1250],
   ])('%s for %s', (typed, unit, value) => {
     const read = readTyped(typed, unit, 'metric')
     expect([readNumber(read.stored), read.turned]).toEqual([value, true])

@@ -146,6 +146,12 @@ export function readTyped(typed: string, unit: string, units: Units): TypedQuant
   return { stored: numberText(round(outOf(inFirst, own))), turned: true }
 }
 
+/** Whether a kitchen has no thousands of a unit: of kilograms, litres, pounds and cups it has not. */
+function isLarge(unit: Unit | undefined): boolean {
+  return unit !== undefined && ['mass', 'volume'].includes(unit.dimension) && unit.size > LARGE
+}
+/** In grams or millilitres. */
+const LARGE = 20
 const FRACTIONS: Readonly<Record<string, number>> = {
   '¼': 1 / 4,
   '½': 1 / 2,
@@ -170,14 +176,14 @@ function piecesOf(typed: string): readonly { readonly value: number; readonly un
   let rest = typed.trim()
   while (rest !== '') {
     const [all = '', whole, glyph, over, under, unit = ''] = PIECE.exec(rest) ?? []
-    const value = whole === undefined ? 0 : readNumber(whole)
+    const name = unit.toLowerCase().replace(/[.\s]+/g, ' ')
+    const value = whole === undefined ? 0 : readNumber(whole, isLarge(UNITS[name]))
     const fraction = glyph !== undefined ? FRACTIONS[glyph] : over === undefined ? 0 : Number(over) / Number(under)
     const numberless = whole === undefined && glyph === undefined && over === undefined
     if (numberless || value === undefined || fraction === undefined || !Number.isFinite(fraction)) return undefined
     // A bare number may only stand alone, and only the first of several may lie below nought.
     if ((unit === '' && all.length < rest.length) || (pieces.length > 0 && value < 0)) return undefined
     if (fraction > 0 && !Number.isInteger(value)) return undefined
-    const name = unit.toLowerCase().replace(/[.\s]+/g, ' ')
     pieces.push({
       value: /^[-−]/.test(whole ?? '') ? value - fraction : value + fraction,
       unit: name.replace('° ', '°').replace(/^fl ?oz$/, 'fl oz'),

@@ -4,7 +4,7 @@ import type { Part } from '../flora/vocabulary'
 import type { LotId, PatchId } from '../log/entry'
 import type { BookState } from '../log/fold'
 import type { LotState, StandFact } from '../lot/lotState'
-import { addDays, type Instant } from '../quantity/instant'
+import { addDays, addMonths, type Instant } from '../quantity/instant'
 import { removalOf, type Removal } from './removal'
 import { keptFor, PURPOSE_WORDS, purposeOf, setAsideAt } from './setAside'
 import { fairShare, restYears, type FairShare } from './share'
@@ -178,7 +178,7 @@ export function restsUntil(
     // A part split off was picked once, as the whole.
     const same = from.length === 0 && weighedIn?.patch === patch && findTaxon(catalogue, weighedIn.taxon) === taxon
     return same && stand !== null && pickingOfLot(lot, taxon, { ...book, catalogue })?.over === true
-      ? [addDays(stand.at, Math.round(restYears(taxon) * 365.25))]
+      ? [addMonths(stand.at, Math.round(12 * restYears(taxon)))]
       : []
   })
   return ends.sort().at(-1)

@@ -394,8 +394,8 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
   const mentors = [...new Set(meetings.flatMap(({ mentor }) => mentor ?? []))]
   const eaters = useMemo(
     () =>
-      Object.values(context.book.house.eaters).filter(
-        ({ id }) => eatenBy(context.book, context.catalogue, id, taxon).length > 0,
+      Object.values(context.book.house.eaters).filter(({ id }) =>
+        eatenBy(context.book, context.catalogue, id).some((each) => each.taxon === taxon),
       ),
     [context.book, context.catalogue, taxon],
   )

@@ -15,7 +15,7 @@ export interface GroundNoted extends EntryBase {
 
 export const groundNoted: EntryDef<GroundNoted, HouseState> = {
   apply(house, entry) {
-    const known = house.patches[entry.patch] ?? { id: entry.patch, name: entry.patch, facts: {} }
+    const known = house.patches[entry.patch] ?? { id: entry.patch, name: entry.patch, facts: {}, notes: [] }
     const fresh = GROUND_FACTS.filter((fact) => entry.facts[fact] !== undefined).map((fact) => [
       fact,
       { value: entry.facts[fact], at: entry.at },
@@ -27,7 +27,16 @@ export const groundNoted: EntryDef<GroundNoted, HouseState> = {
     }
     return {
       ...house,
-      patches: { ...house.patches, [entry.patch]: { ...known, ...lies, name: entry.name ?? known.name, facts } },
+      patches: {
+        ...house.patches,
+        [entry.patch]: {
+          ...known,
+          ...lies,
+          name: entry.name ?? known.name,
+          facts,
+          notes: [...known.notes, { at: entry.at, facts: entry.facts }],
+        },
+      },
     }
   },
 }

@@ -1,4 +1,4 @@
-import { emptyLot, withFlow } from '../../lot/lotState'
+import { emptyLot, withFlow, type JoinedLot } from '../../lot/lotState'
 import type { EntryBase, LineageDef, LotId } from '../entry'
 
 /** Lots go together in a batch: the worst state of each gate, all hazards, the strictest treatment. */
@@ -8,6 +8,10 @@ export interface Joined extends EntryBase {
   readonly lot: LotId
   readonly code: string
   readonly parts: readonly { readonly lot: LotId; readonly mass_g: number }[]
+}
+
+function plantOf({ lotThen, mass_g }: Omit<JoinedLot, 'at'>): number {
+  return lotThen.mass_g > 0 ? (lotThen.plant_g * mass_g) / lotThen.mass_g : 0
 }
 
 export const joined: LineageDef<Joined> = {
@@ -26,6 +30,7 @@ export const joined: LineageDef<Joined> = {
       ...batch,
       code,
       mass_g: batch.mass_g + taken.reduce((sum, { mass_g }) => sum + mass_g, 0),
+      plant_g: batch.plant_g + taken.reduce((sum, each) => sum + plantOf(each), 0),
       from: [...batch.from, ...taken.map(({ lotThen, mass_g }) => ({ lot: lotThen.id, pack: null, mass_g, at }))],
       joined: [...batch.joined, ...taken],
       lastAt: at,

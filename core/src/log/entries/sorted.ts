@@ -26,5 +26,6 @@ export const sorted: EntryDef<Sorted, LotState> = {
 function weighedAtLast(lot: LotState, there_g: number): LotState {
   const { weighedIn } = lot
   if (!isOnlyCounted(lot) || weighedIn === null) return lot
-  return { ...lot, weighedIn: { ...weighedIn, mass_g: weighedIn.mass_g + there_g - lot.mass_g }, mass_g: there_g }
+  const picked_g = weighedIn.mass_g + there_g - lot.mass_g
+  return { ...lot, weighedIn: { ...weighedIn, mass_g: picked_g }, mass_g: there_g, plant_g: there_g }
 }

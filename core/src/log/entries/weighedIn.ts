@@ -19,5 +19,6 @@ export const weighedIn: EntryDef<WeighedIn, LotState> = {
       ...(outing === undefined ? {} : { outing }),
     },
     mass_g: lot.mass_g + mass_g,
+    plant_g: lot.plant_g + mass_g,
   }),
 }

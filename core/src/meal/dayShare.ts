@@ -1,0 +1,114 @@
+import type { Catalogue } from '../flora/catalogue'
+import type { Caution, Taxon, Use } from '../flora/taxon'
+import type { Sensitivity } from '../flora/vocabulary'
+import type { EaterState } from '../log/houseState'
+import { lotUse } from '../treatment/batchUse'
+import { formatList } from '../quantity/format'
+import { plainWords } from '../flora/vocabulary'
+import { commonName } from '../flora/catalogue'
+import type { EatenServing } from './eaten'
+import { ordinaryPortion_g } from './portion'
+
+/** A daily cap in trimmed raw grams. */
+export interface DayCap {
+  readonly perDay_g: number
+  readonly why: string
+}
+
+/** What adds up in a body over a day, whatever plants it came in. */
+export const SHARED_HAZARDS: readonly string[] = [
+  'soluble-oxalate', 'nitrate', 'methyl-salicylate', 'glucosinolate', 'tannin-load', 'vitamin-K', 'essential-oil', 'furocoumarin',
+] // prettier-ignore
+/** Of these only who is sensitive has a day's share. */
+const ONLY_FOR: Readonly<Record<string, Sensitivity>> = { 'vitamin-K': 'anticoagulant' }
+
+/** The cautions of a use that concern an eater. */
+export function cautionsFor(use: Use, eater: Pick<EaterState, 'kind' | 'sensitivities'>): readonly Caution[] {
+  const own: readonly Sensitivity[] = [...(eater.sensitivities ?? []), ...(eater.kind === 'adult' ? [] : [eater.kind])]
+  return use.cautionFor.filter(({ who }) => own.includes(who))
+}
+
+/** A child without a figure of its own has half of an adult's; an infant without one has none. */
+const CHILD_SHARE = 0.5
+
+/**
+ * Daily caps of one plant for an eater, in trimmed raw grams. A figure for their age, or an adult's scaled and said to be so; and every caution
+ * that says "limit": by its figure, or at one ordinary portion a day.
+ */
+export function capsFor(
+  use: Use,
+  eater: Pick<EaterState, 'kind' | 'sensitivities'>,
+  cautions: readonly Caution[],
+  school: string | undefined,
+): readonly DayCap[] {
+  const amounts = use.amounts.filter((each) => each.school === undefined || each.school === school)
+  const own = amounts.filter(({ who }) => who === eater.kind)
+  const adult = amounts.filter(({ who }) => who === 'adult')
+  const scaled = adult.map(({ perDay_g, why }) =>
+    eater.kind === 'infant'
+      ? { perDay_g: 0, why: `${why} No figure for infants is on record, so none.` }
+      : { perDay_g: perDay_g * CHILD_SHARE, why: `${why} No figure for children is on record: half of an adult’s.` },
+  )
+  const limited = cautions
+    .filter(({ what }) => what === 'limit')
+    .map(({ perDay_g, why }) => ({
+      perDay_g: perDay_g ?? ordinaryPortion_g(use),
+      why: perDay_g === undefined ? `${why} No figure is on record: one ordinary portion a day.` : why,
+    }))
+  return [...(own.length > 0 || eater.kind === 'adult' ? own : scaled), ...limited]
+}
+
+/** What of a shared hazard is left for this plant today, raw, and why; empty where nothing else shares one. */
+export function sharedLeft(input: {
+  readonly use: Use
+  readonly taxon: Taxon
+  readonly caps: readonly DayCap[]
+  readonly eater: EaterState
+  readonly eaten: readonly EatenServing[]
+  readonly catalogue: Catalogue
+}): readonly { readonly left_g: number; readonly why: string }[] {
+  const { use, taxon, caps, eater, eaten, catalogue } = input
+  const mine = partOf(use, caps)
+  return sharedOf(use, eater).flatMap((hazard) => {
+    const others = eaten.flatMap(({ strand, taxon: other, raw_g }) => {
+      const its = lotUse(strand, catalogue)
+      if (its === undefined || !sharedOf(its, eater).includes(hazard)) return []
+      return [
+        {
+          name: commonName(other),
+          other,
+          raw_g,
+          ...partOf(its, capsFor(its, eater, cautionsFor(its, eater), undefined)),
+        },
+      ]
+    })
+    // By itself a plant is held by its own cap.
+    if (others.every(({ other }) => other === taxon)) return []
+    const most = Math.min(mine.portions, ...others.map(({ portions }) => portions))
+    if (!Number.isFinite(most)) return []
+    const had = others.reduce((sum, { raw_g, perPortion_g }) => sum + raw_g / perPortion_g, 0)
+    const names = formatList([...new Set(others.filter(({ other }) => other !== taxon).map(({ name }) => name))])
+    return [
+      {
+        left_g: Math.max(0, most - had) * mine.perPortion_g,
+        why: `${plainWords(hazard)} adds up over the day: ${names} held some too.`,
+      },
+    ]
+  })
+}
+
+/** How many portions of a plant make a day, and what one of them is: by its cap where there is one. */
+function partOf(use: Use, caps: readonly DayCap[]): { readonly portions: number; readonly perPortion_g: number } {
+  const perPortion_g = ordinaryPortion_g(use)
+  const cap_g = Math.min(Infinity, ...caps.map(({ perDay_g }) => perDay_g))
+  return { portions: cap_g / perPortion_g, perPortion_g }
+}
+
+function sharedOf({ hazards }: Use, { sensitivities }: EaterState): readonly string[] {
+  return hazards
+    .filter(({ id, level }) => {
+      const only = ONLY_FOR[id]
+      return SHARED_HAZARDS.includes(id) && level !== 'trace' && (only === undefined || sensitivities?.includes(only))
+    })
+    .map(({ id }) => id)
+}
