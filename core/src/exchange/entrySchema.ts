@@ -3,6 +3,7 @@ import { INSTRUMENTS } from '../instruments/instruments'
 import { BASES, FIGURE_UNITS, FIGURES } from '../evidence/figure'
 import { GROUNDS, STORES } from '../flora/taxon'
 import { LIFE_FORMS } from '../flora/own'
+import { ALLERGENS } from '../flora/allergens'
 import { CHARACTERS, HABITAT_STATES } from '../flora/vocabulary'
 import { ACCESS, CUT_HEIGHTS, CUT_SIDES, PAST_USES, SOIL_METALS, UPSTREAM, VIGOURS, WATERS } from '../ground/facts'
 import { GROUND_SCHOOLS } from '../ground/schools'
@@ -402,7 +403,17 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
     instrument: text(),
     simulated: Joi.boolean().valid(true).optional(),
   },
-  'ingredient-added': { ...LOT, what: Joi.string().valid(...INGREDIENTS), name: text(), mass_g: mass_g() },
+  'ingredient-added': {
+    ...LOT,
+    what: Joi.string().valid(...INGREDIENTS),
+    name: text(),
+    mass_g: mass_g(),
+    allergens: Joi.array()
+      .items(Joi.string().valid(...ALLERGENS))
+      .unique()
+      .optional(),
+  },
+  'ill-explained': { ...BASE, eater: id(), why: text() },
   weighed: { ...LOT, mass_g: mass_g(), after: Joi.string().valid('cooking', 'drying', 'pressing') },
   tasted: {
     ...LOT,

@@ -1,4 +1,7 @@
 import { isHarmful, judgeTells } from '../identity/clear'
+import { FOOD_GENERA } from './foodGenera'
+import { isGatheredFungus, isPoisonousFamily, poisonousGenera, strangeIngredient } from './poisonous'
+import { misspelt } from './search'
 import { formatList } from '../quantity/format'
 import { commonName, nameInText, findTaxon, type Catalogue } from './catalogue'
 import type { Protocol, Taxon, Use } from './taxon'
@@ -42,7 +45,9 @@ export function refuseOwnPlant(
     return no('scientificName', `${commonName(known)} is on record already, and its record stands.`)
   if (!/^[A-Z][a-z-]+ (x )?[a-z-]{2,}/.test(own.scientificName))
     return no('scientificName', 'Give the scientific name in full, genus and species, such as Plantago lanceolata.')
-  const genus = own.scientificName.split(' ')[0] ?? ''
+  const genus = genusOf(own.scientificName)
+  const fungus = [own.scientificName, own.commonName].find(isGatheredFungus)
+  if (fungus !== undefined) return no('scientificName', `${fungus}: gathered fungi are not put on record here.`)
   const kin = catalogue.taxa.find(
     ({ scientificName, severity, neverFood }) =>
       scientificName.startsWith(`${genus} `) &&
@@ -52,6 +57,16 @@ export function refuseOwnPlant(
     return no(
       'scientificName',
       `${kin.scientificName} of the same genus is ${kin.severity === 'harmless' ? 'never food' : kin.severity}: one cook’s word is not enough there.`,
+    )
+  const poisonous = likePoison(own, catalogue)
+  if (poisonous !== undefined) return poisonous
+  const known_family = FOOD_GENERA[genus]?.family
+  if (known_family !== undefined && known_family !== own.family)
+    return no('family', `${genus} belongs to the ${known_family}. Choose that.`)
+  if (NO_GROUNDS.test(own.source))
+    return no(
+      'source',
+      'That animals eat it, that it tastes good or that it looks like a food is no ground. Name the person or the book that says so.',
     )
   for (const [character, states] of Object.entries(own.characters)) {
     const wrong = states.find((state) => CHARACTERS[character]?.states.includes(state) !== true)
@@ -70,6 +85,44 @@ export function refuseOwnPlant(
   if (own.lookalikes.length === 0)
     return no('lookalikes', 'Name at least one plant that it could be taken for: there is always one.')
   return notTold(own, catalogue)
+}
+
+const genusOf = (name: string) => name.split(' ')[0] ?? ''
+
+/** What is said of a plant that says nothing of whether it is food. */
+const NO_GROUNDS =
+  /\b(birds?|goats?|cows?|sheep|horses?|deer|rabbits?|pigs?|animals?|dogs?|insects?|slugs?|snails?|tast(e|es|ed|y)|looks? (like|similar)|resembles?|similar to)\b/i
+
+/** A genus, a family or a name that is known to poison, or is written nearly like one that does. */
+function likePoison(own: OwnPlant, catalogue: Catalogue): ReturnType<typeof refuseOwnPlant> {
+  const genus = genusOf(own.scientificName)
+  const genera = poisonousGenera(catalogue)
+  if (genera.includes(genus))
+    return {
+      field: 'scientificName',
+      message: `${genus} is a genus that has poisoned people: one cook’s word is not enough there.`,
+    }
+  const strange = strangeIngredient(own.commonName, catalogue)
+  if (strange?.what === 'poison')
+    return {
+      field: 'commonName',
+      message: `“${own.commonName}” is the name of a plant that poisons. It is not put on record as food.`,
+    }
+  if (FOOD_GENERA[genus] !== undefined) return undefined
+  if (isPoisonousFamily(own.family))
+    return { field: 'family', message: `The ${own.family} are mostly poisonous: one cook’s word is not enough there.` }
+  const near = misspelt(genus, [...genera, ...catalogue.taxa.map((each) => genusOf(each.scientificName))])
+  return near === undefined
+    ? undefined
+    : {
+        field: 'scientificName',
+        message: `${genus} is written nearly like ${near}. Look the name up in a flora, and choose it from the list.`,
+      }
+}
+
+/** Whether the book may hold it as food: a genus of the shipped list, and a part of it that is widely eaten. */
+export function isFoodOfOwn({ scientificName, part }: Pick<OwnPlant, 'scientificName' | 'part'>): boolean {
+  return FOOD_GENERA[genusOf(scientificName)]?.parts.includes(part) === true
 }
 
 /** The harmful plants that even all of its key tells would not rule out. */
@@ -121,6 +174,9 @@ const CAUTIOUS: Protocol = {
   ],
 }
 
+const NOT_LISTED =
+  'No food use of this part is on the shipped list for its genus: it is noted and told apart here, never eaten on one cook’s word.'
+
 /** A record of the shape of all others, as careful as what nobody has checked must be. */
 export function ownTaxon(own: OwnPlant, catalogue: Catalogue): Taxon {
   const use: Use = {
@@ -149,13 +205,15 @@ export function ownTaxon(own: OwnPlant, catalogue: Catalogue): Taxon {
     })),
     dishes: [],
   }
+  const eaten = isFoodOfOwn(own)
   return {
     scientificName: own.scientificName,
     synonyms: [],
     family: own.family,
     commonNames: { en: [own.commonName], de: [], fr: [] },
-    role: 'food',
+    role: eaten ? 'food' : 'bystander',
     severity: 'harmless',
+    ...(eaten ? {} : { neverFood: NOT_LISTED }),
     lifeForm: own.lifeForm,
     standing: 'uncommon',
     habitat: own.habitat,
@@ -168,7 +226,7 @@ export function ownTaxon(own: OwnPlant, catalogue: Catalogue): Taxon {
       const other = findTaxon(catalogue, scientificName)
       return other === undefined ? [] : [{ scientificName, severity: other.severity, why, tells: [] }]
     }),
-    uses: [use],
+    uses: eaten ? [use] : [],
     sources: [`one’s own, after ${own.source}`],
     own: true,
   }

@@ -162,3 +162,12 @@ function plain(text: string): string {
     .toLowerCase()
     .replaceAll('ß', 'ss')
 }
+
+/** A name written nearly like one of a list, within a letter in four; undefined where none is, or it stands there itself. */
+export function misspelt(name: string, names: readonly string[]): string | undefined {
+  if (names.includes(name)) return undefined
+  const index = new MiniSearch<{ id: string; name: string }>({ fields: ['name'] })
+  index.addAll([...new Set(names)].map((each) => ({ id: each, name: each })))
+  const [hit] = index.search(name, { fuzzy: FUZZY })
+  return hit === undefined ? undefined : String(hit.id)
+}

@@ -92,7 +92,9 @@ export type Stage = (typeof STAGES)[number]
 export const SENSITIVITIES = [
   'aspirin', 'kidney-stone', 'kidney-disease', 'anticoagulant', 'pregnancy', 'infant', 'child', 'aster-allergy',
   'latex-allergy', 'nut-allergy', 'celery-allergy', 'g6pd', 'liver-disease', 'low-sodium', 'diabetes',
-  'immunocompromised', 'heart-medicine', 'legume-allergy', 'pollen-allergy', 'bowel-disease',
+  'immunocompromised', 'heart-medicine', 'legume-allergy', 'pollen-allergy', 'bowel-disease', 'gluten-intolerance',
+  'milk-allergy', 'egg-allergy', 'fish-allergy', 'crustacean-allergy', 'mollusc-allergy', 'peanut-allergy', 'soy-allergy', 'sesame-allergy',
+  'mustard-allergy', 'lupin-allergy', 'sulphite-intolerance',
 ] as const // prettier-ignore
 export type Sensitivity = (typeof SENSITIVITIES)[number]
 

@@ -111,9 +111,13 @@ function alarmReasons(lot: LotState): readonly string[] {
 }
 
 function strayClosings(lot: LotState, taxon: Taxon): readonly string[] {
-  const couldHarm = taxon.lookalikes.some(isHarmful)
-  return lot.strays.brokenUp && couldHarm
-    ? ['A stray was broken up in it, and its plant has harmful doubles: throw the lot away.']
+  const doubles = taxon.lookalikes
+    .filter(isHarmful)
+    .map(({ scientificName }) => scientificName)
+    .slice(0, NAMED_AT_MOST)
+  const could = doubles.length === 0 ? 'nobody knows what it was' : `it may have been ${formatList(doubles, 'or')}`
+  return lot.strays.brokenUp
+    ? [`A stray is broken up in it, and ${could}: throw away the lot and everything made of it.`]
     : []
 }
 

@@ -5,8 +5,10 @@ import { kitchenAt, type EaterState } from '../log/houseState'
 import { strandsOf, type LotState, type PackState, type Portion } from '../lot/lotState'
 import { capsFor, cautionsFor, sharedLeft } from '../meal/dayShare'
 import { eatenBy, eatenOn, plantsServed, type EatenServing, type PlantServed } from '../meal/eaten'
-import { formatMass } from '../quantity/format'
-import { minutesBetween } from '../quantity/instant'
+import { bowlAgainst } from '../meal/inTheBowl'
+import { plainWords } from '../flora/vocabulary'
+import { formatList, formatMass } from '../quantity/format'
+import { formatDay, minutesBetween } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf } from '../treatment/progress'
 import { ajarFor, finding, type Finding, type GateState, type JudgeContext } from './verdict'
@@ -66,6 +68,9 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   if (eater === undefined) return say('ajar', 0, ['This eater is not known yet.'])
   if (eater.sensitivities === null)
     return say('ajar', 0, [`${eater.name} was not asked about sensitivities yet. Not asked is not none.`])
+  const bowl = bowlAgainst(lot, eater)
+  if (bowl.closed.length > 0) return say('closed', 0, bowl.closed)
+  if (bowl.toAsk.length > 0) return say('ajar', 0, bowl.toAsk)
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const { book, catalogue, now } = context
   const eaten = eatenOn({ book, catalogue, eater: id, at: now, timeZone })
@@ -75,8 +80,37 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   const closed = verdicts.filter(({ state }) => state === 'closed')
   if (closed.length > 0) return say('closed', 0, [...new Set(closed.flatMap(({ reasons }) => reasons))])
   return say('open', Math.min(...verdicts.map(({ most_g }) => most_g)), [
-    ...new Set(verdicts.flatMap(({ reasons }) => reasons)),
+    ...new Set([...verdicts.flatMap(({ reasons }) => reasons), ...laxerRemark(eater, timeZone)]),
   ])
+}
+
+function barredBy(cautions: Use['cautionFor'], { name }: EaterState): readonly string[] {
+  const avoid = cautions.filter(({ what }) => what === 'avoid').map(({ why }) => why)
+  return avoid.length === 0 ? [] : [`Not for ${name}: ${avoid.join(' ')}`]
+}
+
+/** Why somebody must not have any of a food, however little: by what they cannot bear of its plants or of what was put to it. */
+export function neverFor(lot: LotState, eater: EaterState, { catalogue }: JudgeContext): readonly string[] {
+  const byPlants = strandsOf(lot).flatMap(({ lot: strand }) => {
+    const use = lotUse(strand, catalogue)
+    const goal = lot.way?.goal ?? strand.way?.goal ?? 'eat'
+    const cautions = use === undefined ? [] : cautionsFor(use, eater)
+    return barredBy(
+      cautions.filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true),
+      eater,
+    )
+  })
+  const { closed, toAsk } = bowlAgainst(lot, eater)
+  return [...new Set([...byPlants, ...closed, ...toAsk])]
+}
+
+/** What held against them once and by a later word does not: said wherever they are served. */
+function laxerRemark({ name, laxer }: EaterState, timeZone: string): readonly string[] {
+  return laxer === undefined
+    ? []
+    : [
+        `${name}: noted without ${formatList(laxer.dropped.map(plainWords))} since ${formatDay(laxer.at, timeZone, true)}.`,
+      ]
 }
 
 /** An eater against one plant in the food. */
@@ -91,9 +125,8 @@ function plantVerdict(
   if (use === undefined) return { state: 'closed', most_g: 0, reasons: ['Nothing is on record about eating this.'] }
   const goal = lot.way?.goal ?? strand.way?.goal ?? 'eat'
   const cautions = cautionsFor(use, eater).filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
-  const avoid = cautions.filter(({ what }) => what === 'avoid')
-  if (avoid.length > 0)
-    return { state: 'closed', most_g: 0, reasons: [`Not for ${eater.name}: ${avoid.map(({ why }) => why).join(' ')}`] }
+  const barred = barredBy(cautions, eater)
+  if (barred.length > 0) return { state: 'closed', most_g: 0, reasons: barred }
   const school = protocolOf(lot.joined.length > 0 ? strand : lot, use)?.name
   const caps = capsFor(use, eater, cautions, school)
   const had_g = eaten.filter((each) => each.taxon === taxon).reduce((sum, { raw_g }) => sum + raw_g, 0)

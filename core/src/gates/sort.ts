@@ -1,6 +1,7 @@
 import { freshnessOf } from '../freshness/freshness'
 import { findTaxon, findUse } from '../flora/catalogue'
 import { recallsOf } from '../lot/kin'
+import { illAfter } from '../meal/illHold'
 import { strandsOf, USED_UP_g, type LotState } from '../lot/lotState'
 import { ajarFor, closedBy, finding, openWith, worstOf, type Finding, type JudgeContext } from './verdict'
 
@@ -9,10 +10,12 @@ export function sortGate(lot: LotState, context: JudgeContext): Finding {
   const turned = recallsOf(lot, context.book).flatMap((recall) =>
     recall.what === 'food' ? [`It has turned bad: ${recall.why}`] : [],
   )
-  return worstOf([
-    finding([...turned, ...pastItsLife(lot, context)], [], []),
-    ...strandsOf(lot).map((strand) => pickingSort(strand.lot, context)),
-  ])
+  const ill = illAfter(lot, context.book).map(
+    ({ illness, dish }) =>
+      `${context.book.house.eaters[illness.eater]?.name ?? illness.eater} felt ill after eating of the same picking (${dish}): nobody eats of it, nothing of it is stored, and none goes on, until a doctor or a poison centre says that it was not the food. Keep a sample.`,
+  )
+  const closed = [...turned, ...ill, ...pastItsLife(lot, context)]
+  return worstOf([finding(closed, [], []), ...strandsOf(lot).map((strand) => pickingSort(strand.lot, context))])
 }
 
 /** What is left of a lot in hand when its life is over; what a pack holds has a life of its own, which Plate asks for. */

@@ -66,6 +66,8 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `Recall of ${entry.pack === null ? `lot ${codeOf(entry.of, book)}` : `pack ${entry.pack}`}: ${entry.why}.`
     case 'felt-ill':
       return `${book.house.eaters[entry.eater]?.name ?? entry.eater} feels ill: ${entry.symptoms}.`
+    case 'ill-explained':
+      return `The illness of ${book.house.eaters[entry.eater]?.name ?? entry.eater} was not the food: ${entry.why}.`
     case 'numbers-noted':
       return 'Numbers to call were written down.'
     case 'instrument-set-right': {

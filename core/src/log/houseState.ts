@@ -36,10 +36,18 @@ export interface HouseState {
   readonly figures: Readonly<Record<string, readonly NotedFigure[]>>
   readonly claims: Readonly<Record<string, readonly NotedClaim[]>>
   readonly recalls: readonly Recall[]
-  readonly ill: readonly { readonly eater: EaterId; readonly symptoms: string; readonly at: Instant }[]
+  readonly ill: readonly Illness[]
   readonly numbers: HelpNumbers | null
   /** How far each instrument was last found to be off, of those that were held against what is known. */
   readonly setRight: Readonly<Partial<Record<InstrumentId, SetRight>>>
+}
+
+/** Somebody felt ill; `explained` where a doctor or a poison centre said that it was not the food. */
+export interface Illness {
+  readonly eater: EaterId
+  readonly symptoms: string
+  readonly at: Instant
+  readonly explained?: string
 }
 
 /** What an instrument shows too much, in its own unit, and when that was found. */

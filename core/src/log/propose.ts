@@ -2,16 +2,18 @@ import { freshnessOf, packFreshness } from '../freshness/freshness'
 import { COLD_AT_MOST_C, HOT_AT_LEAST_C } from '../freshness/lifeLimits'
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
 import { refuseOwnPlant } from '../flora/own'
+import { strangeIngredient } from '../flora/poisonous'
 import { CHARACTERS, FALLS, plainWords, type Part } from '../flora/vocabulary'
 import { shutFor, type Act } from '../gates/acts'
 import { judge, packAsLot, type Intent } from '../gates/judge'
 import { shutForNibble } from '../gates/nibble'
+import { neverFor } from '../gates/plate'
 import { neverReason } from '../gates/sort'
 import { FOOD_GATES, GATE_NAMES, type GateVerdict, type JudgeContext } from '../gates/verdict'
 import { emptyLot, isBegun, isOnlyCounted, strandsOf, USED_UP_g, type LotState, type PackState } from '../lot/lotState'
 import { instrument } from '../instruments/instruments'
 import { massBalance } from '../lot/story'
-import { formatList, formatMass, formatSpan, formatTemp, withoutCapital } from '../quantity/format'
+import { formatCount, formatList, formatMass, formatSpan, formatTemp, withoutCapital } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { leftoverChoices } from '../treatment/leftovers'
@@ -41,6 +43,7 @@ import type { StandSetAside } from './entries/standSetAside'
 import type { StopNoted } from './entries/stopNoted'
 import type { SampleDried } from './entries/sampleDried'
 import { droppedBy } from './entries/eaterNoted'
+import type { EaterId } from './entry'
 import type { Placed } from './entries/placed'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
@@ -351,6 +354,7 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
         ? OK
         : no('pack', 'There is no such pack of this lot.')
     }
+    case 'ill-explained':
     case 'felt-ill':
       return book.house.eaters[entry.eater] === undefined ? no('eater', 'Nobody of that name is known here.') : OK
     case 'plant-met':
@@ -465,6 +469,10 @@ function checkLotEntry(
     case 'tasted':
       if (countsNowhere(entry)) return no('taster', 'A stand-in tastes nothing. Taste it yourself, and note that.')
       if (entry.alarm !== null) return OK
+      {
+        const against = tasterAgainst(entry.taster, lot, context)
+        if (against !== undefined) return no('taster', against)
+      }
       return entry.crumb ? checkCrumb(lot, context) : checkAct('taste', lot, context)
     case 'bath-changed':
       return checkBath(entry, lot, context)
@@ -472,9 +480,12 @@ function checkLotEntry(
       return countsNowhere(entry)
         ? no('instrument', 'A stand-in instrument measures nothing. Read a real one, and note it by hand.')
         : OK
-    case 'ingredient-added':
+    case 'ingredient-added': {
+      const strange = strangeIngredient(entry.name, context.catalogue)
+      if (strange !== undefined) return no('name', STRANGE_SAYS[strange.what](entry.name))
       // What is put to a lot before it is known to be the plant could not be taken out again.
       return checkAct('add', lot, context)
+    }
     case 'packed': {
       if (entry.mass_g > lot.mass_g + SCALE_g) return tooMuch('mass_g', lot.mass_g)
       if (halfTreated(lot, context))
@@ -517,7 +528,13 @@ function checkLotEntry(
         ? OK
         : no('pack', 'There is no such pack of this lot with something left in it.')
     case 'strays-sorted':
-      return lot.strays.reportedAt === null ? no('lot', 'No stray was reported in this lot.') : OK
+      if (lot.strays.reportedAt === null) return no('lot', 'No stray was reported in this lot.')
+      return entry.found < lot.strays.pending
+        ? no(
+            'found',
+            `${formatCount(lot.strays.pending, 'stray')} reported: going through all of it must turn up at least as many. Look on until they are found.`,
+          )
+        : OK
     case 'plants-scored':
       return checkScores(entry, lot, context)
     case 'table-noted':
@@ -556,6 +573,13 @@ function unlessShut([first, ...more]: readonly GateVerdict[]): Proposal {
 
 /** What comes back in cold water; a faded petal and a soft berry do not (CAR-3). */
 const REVIVABLE: readonly Part[] = ['leaf', 'leafy-top', 'shoot', 'stem', 'midrib']
+
+const STRANGE_SAYS: Readonly<Record<'plant' | 'poison' | 'fungus', (name: string) => string>> = {
+  plant: (name) =>
+    `${name} is a plant of the plant list: weigh it in as a lot of its own and join the two. Of shop food write “bought ${withoutCapital(name)}”.`,
+  poison: (name) => `${name} poisons: it goes into no pot.`,
+  fungus: (name) => `${name}: gathered fungi go into no pot here. Of shop food write “bought ${withoutCapital(name)}”.`,
+}
 
 /** A weight stands when an hour or more took no more than a hundredth off it. */
 const STANDS_MINUTES = 60
@@ -616,6 +640,17 @@ function checkSorted(
 
 /** A count times a piece of the book is not so far off: pieces differ by a factor of two or three. */
 const MOST_OFF = 5
+
+/** Tasters are eaters: who must not have it, who is too young, and who was not asked does not taste for others. */
+function tasterAgainst(id: EaterId, lot: LotState, context: JudgeContext): string | undefined {
+  const eater = context.book.house.eaters[id]
+  if (eater === undefined) return 'Say who tastes: somebody at the table, with allergies asked.'
+  if (eater.kind !== 'adult')
+    return `${eater.name} is ${eater.kind === 'infant' ? 'an infant' : 'a child'}: an adult tastes for the others.`
+  if (eater.sensitivities === null) return `${eater.name}: allergies not asked yet. Ask first, then taste.`
+  const never = neverFor(lot, eater, context)
+  return never.length === 0 ? undefined : never.join(' ')
+}
 
 /** A crumb is tasted and spat out only of a leach that has had its least number of baths, and lies in none. */
 function checkCrumb(lot: LotState, context: JudgeContext): Proposal {

@@ -54,6 +54,8 @@ function heldAmong(lots: readonly LotState[], context: JudgeContext, since: Inst
                 attestedAt: lot.attestedAt,
                 attestedStand: lot.attestedStand,
                 strays: lot.strays,
+                // What was told wrong of it after it was eaten concerns those who ate.
+                tastes: lot.tastes.some(({ alarm }) => alarm !== null) ? lot.tastes : lotThen.tastes,
               }
             : packAsLot(lot, source)
         const shut = shutFor('serve', food, { ...context, now: at }).map(({ gate }) => gate)

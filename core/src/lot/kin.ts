@@ -14,7 +14,7 @@ export function kinOf(lot: LotState, book: BookState): readonly LotState[] {
 }
 
 /** The weighings-in that a lot goes back to. */
-function rootsOf(lot: LotState): readonly string[] {
+export function rootsOf(lot: LotState): readonly string[] {
   return strandsOf(lot).flatMap(({ lot: { weighedIn } }) => (weighedIn === null ? [] : [weighedIn.entry]))
 }
 

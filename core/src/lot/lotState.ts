@@ -1,3 +1,4 @@
+import type { Allergen } from '../flora/allergens'
 import type { Goal, Store } from '../flora/taxon'
 import type { Part, Stage } from '../flora/vocabulary'
 import type { CutAt } from '../ground/facts'
@@ -26,6 +27,8 @@ export interface LotState {
     readonly reportedAt: Instant | null
     readonly sortedAt: Instant | null
     readonly brokenUp: boolean
+    /** Reported and not found again yet: going through the lot must turn up as many. */
+    readonly pending: number
   }
   readonly stand: StandFact | null
   /** Tips that were snapped to find where it is tender. */
@@ -153,6 +156,8 @@ export interface AddedFact {
   readonly what: Ingredient
   readonly name: string
   readonly mass_g: number
+  /** What of the things that must be told it holds, as the cook said; where that was not asked, what its name tells, if anything. */
+  readonly allergens?: readonly Allergen[]
   /** All of the lot with it, g. */
   readonly whole_g: number
 }
@@ -392,7 +397,7 @@ export function emptyLot(id: LotId): LotState {
     firstCutNoted: null,
     attestedAt: null,
     attestedStand: null,
-    strays: { reportedAt: null, sortedAt: null, brokenUp: false },
+    strays: { reportedAt: null, sortedAt: null, brokenUp: false, pending: 0 },
     stand: null,
     snaps: [],
     scores: [],
@@ -501,6 +506,7 @@ export function withWarnings(born: LotState, early: LotState | undefined): LotSt
       reportedAt: reports.at(-1) ?? null,
       sortedAt: born.strays.sortedAt,
       brokenUp: born.strays.brokenUp || early.strays.brokenUp,
+      pending: born.strays.pending + early.strays.pending,
     },
   }
 }

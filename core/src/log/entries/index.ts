@@ -12,6 +12,7 @@ import { figureNoted, type FigureNoted } from './figureNoted'
 import { foodTurned, type FoodTurned } from './foodTurned'
 import { gaveBack, type GaveBack } from './gaveBack'
 import { groundNoted, type GroundNoted } from './groundNoted'
+import { illExplained, type IllExplained } from './illExplained'
 import { ingredientAdded, type IngredientAdded } from './ingredientAdded'
 import { instrumentSetRight, type InstrumentSetRight } from './instrumentSetRight'
 import { joined, type Joined } from './joined'
@@ -55,7 +56,7 @@ import { weighedIn, type WeighedIn } from './weighedIn'
 /** Entries about the whole household: folded in one shard. */
 export type HouseEntry =
   | KitchenSet | GroundNoted | EaterNoted | PlantMet | PlantRecorded | OutingPlanned | GaveBack | StandSetAside | StopNoted | PatchTurned | FoodTurned | FeltIll
-  | NumbersNoted | InstrumentSetRight | TrialSet | FigureNoted | ClaimNoted // prettier-ignore
+  | IllExplained | NumbersNoted | InstrumentSetRight | TrialSet | FigureNoted | ClaimNoted // prettier-ignore
 
 /** Entries about one lot: each lot is a shard of its own. */
 export type LotEntry =
@@ -82,6 +83,7 @@ const HOUSE_DEFS = {
   'patch-turned': patchTurned,
   'food-turned': foodTurned,
   'felt-ill': feltIll,
+  'ill-explained': illExplained,
   'numbers-noted': numbersNoted,
   'instrument-set-right': instrumentSetRight,
   'trial-set': trialSet,

@@ -8,8 +8,11 @@ export interface IngredientAdded extends EntryBase, Omit<AddedFact, 'at' | 'whol
 }
 
 export const ingredientAdded: EntryDef<IngredientAdded, LotState> = {
-  apply: (lot, { at, what, name, mass_g }) => ({
+  apply: (lot, { at, what, name, mass_g, allergens }) => ({
     ...withFlow(lot, { at, what: 'added', mass_g: -mass_g, to: name }),
-    added: [...lot.added, { at, what, name, mass_g, whole_g: lot.mass_g + mass_g }],
+    added: [
+      ...lot.added,
+      { at, what, name, mass_g, ...(allergens === undefined ? {} : { allergens }), whole_g: lot.mass_g + mass_g },
+    ],
   }),
 }

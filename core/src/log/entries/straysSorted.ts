@@ -9,5 +9,5 @@ export interface StraysSorted extends EntryBase {
 }
 
 export const straysSorted: EntryDef<StraysSorted, LotState> = {
-  apply: (lot, { at }) => ({ ...lot, strays: { ...lot.strays, sortedAt: at } }),
+  apply: (lot, { at }) => ({ ...lot, strays: { ...lot.strays, sortedAt: at, pending: 0 } }),
 }
