@@ -139,6 +139,9 @@ export function courseOf(lot: LotState, context: LifeContext): Course {
         life = isDryAsPicked(use) ? life : opened(life, happening.at, use)
         place = 'warm'
         break
+      case 'heated':
+        life = halfHeated(life, happening.at, use)
+        break
       case 'wetted':
         life = wetted(life, happening.at, use)
         place = 'warm'
@@ -201,7 +204,9 @@ function together(lot: LotState, context: LifeContext): { readonly life: Life; r
 
 type Happening = { readonly at: Instant } & (
   | { readonly what: 'placed'; readonly where: Where }
-  | { readonly what: 'bath-begun' | 'bath-ended' | 'step-begun' | 'step-ended' | 'handled' | 'cut' | 'wetted' }
+  | {
+      readonly what: 'bath-begun' | 'bath-ended' | 'step-begun' | 'step-ended' | 'handled' | 'cut' | 'heated' | 'wetted'
+    }
   | { readonly what: 'overrun'; readonly cause: Cause }
   | { readonly what: 'stay'; readonly stay: Stay }
   | Making
@@ -231,7 +236,7 @@ function happeningsOf(lot: LotState, use: Use | undefined, context: LifeContext)
 }
 
 const ORDER: readonly Happening['what'][] = [
-  'step-ended', 'bath-ended', 'overrun', 'made', 'handled', 'cut', 'wetted', 'placed', 'bath-begun', 'step-begun', 'stay',
+  'step-ended', 'bath-ended', 'overrun', 'made', 'handled', 'heated', 'cut', 'wetted', 'placed', 'bath-begun', 'step-begun', 'stay',
 ] // prettier-ignore
 
 /** Where it was put; out of the cold for whatever was done to it, and not put back unless somebody says so. */
@@ -313,6 +318,7 @@ const SOURING: readonly string[] = ['ferment', 'brine', 'pickle', 'infuse-vinega
 /** The least that is let pass before a step that takes its time counts as forgotten; undefined for what is done in a moment. */
 function ownTime(op: string): number | undefined {
   if (op === 'dry') return STEP_LEAST_min.dry
+  if (op.startsWith('leach')) return RUNNING_AT_MOST_min
   if (SOURING.includes(op)) return STEP_LEAST_min.ferment
   return isHeated(op) || op === 'soak-cold' ? STEP_LEAST_min.heat : undefined
 }
@@ -340,11 +346,14 @@ function makings(lot: LotState, use: Use | undefined, context: LifeContext): rea
     const [first, last] = [ends[0], ends.at(-1)]
     // Half done it was heated all the same: wilted, wet and not made safe, it keeps no better than what was cut.
     const halfDone = isHeated(step.op)
-      ? missed.flatMap(({ run }): Happening[] => (run.done === null ? [] : [{ what: 'cut', at: run.done.at }]))
+      ? missed.flatMap(({ run }): Happening[] => (run.done === null ? [] : [{ what: 'heated', at: run.done.at }]))
       : []
     if (first === undefined || last === undefined) return halfDone
     if (isHeated(step.op))
-      return [...halfDone, met ? { what: 'made', at: last, kind: 'cooked', since: first } : { what: 'cut', at: first }]
+      return [
+        ...halfDone,
+        met ? { what: 'made', at: last, kind: 'cooked', since: first } : { what: 'heated', at: first },
+      ]
     if (step.limit?.measure === 'dried-to' && met) return [{ what: 'made', at: last, kind: 'dry', since: first }]
     if (step.op === 'ferment' && step.limit?.measure === 'ph' && met)
       return [{ what: 'made', at: last, kind: 'steady', since: last }]
@@ -403,6 +412,13 @@ function endingBy(life: Life, end: Ending): Life {
 /** Its flesh was laid open: what was whole keeps like cooked food from here on, and no longer than raw. */
 function opened(life: Life, at: Instant, use: Use | undefined): Life {
   return life.kind === 'raw' ? endingBy({ ...life, kind: 'moist', madeAt: at }, coldEnd(at, use, 'raw')) : life
+}
+
+/** Heated and not made safe by it: what was whole lies open, and what was leached keeps no longer like wet meal but like cooked food. */
+function halfHeated(life: Life, at: Instant, use: Use | undefined): Life {
+  return life.kind === 'leached' && life.over === null
+    ? endingBy({ ...life, kind: 'moist', madeAt: at, warm_min: 0 }, coldEnd(at, use, 'raw'))
+    : opened(life, at, use)
 }
 
 /** In a bath that its way asks for: each bath has its own limit, and what lay in none may wait a day for the next, or for the fire. */

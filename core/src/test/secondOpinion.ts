@@ -26,7 +26,7 @@ export function mayActByHand(entries: readonly Entry[], index: number): boolean 
   const safe =
     whole.every(rid) && strands.every(({ kind, stages }) => stages.some((stage) => safeByHand(kind, stage, entries)))
   const accepts = lastTaste(batch) ?? whole.every(({ before }) => lastTaste(before) === true)
-  const eatersAsked = act.portions.every(({ eater }) => eater === 'ann')
+  const eatersAsked = act.portions.every(({ eater }) => ['ann', 'eve'].includes(eater))
   return (
     safe &&
     accepts &&
@@ -62,7 +62,7 @@ function mayNibbleByHand(entries: readonly Entry[], index: number, rinsed: boole
     grounded(strand, entries, index) &&
     of(own, 'stand-counted').some((stand) => stand.wildlifeLooked) &&
     !recalled(entries, act.lot, null, index) &&
-    act.portions.every(({ eater }) => eater === 'ann')
+    act.portions.every(({ eater }) => ['ann', 'eve'].includes(eater))
   )
 }
 
@@ -167,12 +167,19 @@ function identified(strand: Strand, entries: readonly Entry[], index: number, lo
   if (record === undefined) return false
   const cut =
     all
-      .filter(({ type }) => ['sorted', 'step-begun', 'bath-changed'].includes(type))
+      .filter(({ type }) => ['sorted', 'step-begun', 'bath-changed', 'cut-up'].includes(type))
       .map(({ at }) => at)
       .sort()[0] ?? '9999'
+  // What was written down after the cutting was is no look before it, whatever time either was given since.
+  const cutNoted =
+    all
+      .filter(({ type }) => ['sorted', 'step-begun', 'bath-changed', 'cut-up'].includes(type))
+      .map(({ noted }) => noted)
+      .sort()[0] ?? '9999'
   const seen = new Map<string, Set<string>>()
-  for (const { character, answer, states, at } of of(strand.before, 'tell-seen'))
-    if (answer === 'seen' && at < cut) seen.set(character, new Set([...(seen.get(character) ?? []), ...states]))
+  for (const { character, answer, states, at, noted } of of(strand.before, 'tell-seen'))
+    if (answer === 'seen' && at < cut && noted <= cutNoted)
+      seen.set(character, new Set([...(seen.get(character) ?? []), ...states]))
   const fits = [...seen].every(([character, states]) =>
     [...states].every((state) => record.characters[character]?.includes(state) ?? true),
   )
