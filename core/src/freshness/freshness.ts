@@ -4,7 +4,7 @@ import { kitchenAt } from '../log/houseState'
 import { onceEach } from '../lot/onceEach'
 import type { LotState, PackState } from '../lot/lotState'
 import { formatDays, formatSpan } from '../quantity/format'
-import { addDays, formatDay, timeOf, type Instant } from '../quantity/instant'
+import { addDays, formatDay, timeOf, toMs, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import {
   courseOf,
@@ -30,6 +30,8 @@ export interface Freshness {
   readonly until: Instant | null
   /** When it goes limp, if it stays where it is; null where it does not, or has. */
   readonly limpAt: Instant | null
+  /** What is left of the time it has, 1 to 0, if it stays where it is. */
+  readonly left: number
   /** One sentence: what it is, since when, and until when or why no longer. */
   readonly says: string
   /** Against eating, packing and cooking it; at most one sentence. */
@@ -67,7 +69,7 @@ function tell(life: Life, { use, where, keeping }: Omit<Course, 'life'>, context
   const when = whenIn(context)
   if (life.over !== null) {
     const says = overSays(life, life.over, when)
-    return { life, state: 'over', until: life.over.at, limpAt: null, says, must: [says], mind: [] }
+    return { life, state: 'over', until: life.over.at, limpAt: null, left: 0, says, must: [says], mind: [] }
   }
   const ending = endsIf(life, now, where, keeping)
   const raw = life.kind === 'raw'
@@ -79,11 +81,17 @@ function tell(life: Life, { use, where, keeping }: Omit<Course, 'life'>, context
     life,
     state: limp ? 'limp' : 'fresh',
     until,
+    left: until === null ? 1 : shareLeft(life.madeAt, until, now),
     limpAt: raw && !limp && limpDays !== undefined ? addDays(now, (1 - life.limp) * limpDays) : null,
     says: freshSays(life, until, when),
     must: [],
     mind: limp ? [limpSays(wilts, until, when)] : [],
   }
+}
+
+function shareLeft(from: Instant, until: Instant, now: Instant): number {
+  const whole = toMs(until) - toMs(from)
+  return whole <= 0 ? 0 : Math.max(0, Math.min(1, (toMs(until) - toMs(now)) / whole))
 }
 
 type When = (at: Instant) => string

@@ -221,7 +221,7 @@ interface Making {
   readonly since: Instant
 }
 
-/** All that happened to a lot, in order. What is read at one moment counts after what was done at it. */
+/** All that happened to a lot, in order. Of one moment it is taken to have been put away first and then handled: so it stands warm. */
 function happeningsOf(lot: LotState, use: Use | undefined, context: LifeContext): readonly Happening[] {
   const all: Happening[] = [
     ...placings(lot),
@@ -236,7 +236,7 @@ function happeningsOf(lot: LotState, use: Use | undefined, context: LifeContext)
 }
 
 const ORDER: readonly Happening['what'][] = [
-  'step-ended', 'bath-ended', 'overrun', 'made', 'handled', 'heated', 'cut', 'wetted', 'placed', 'bath-begun', 'step-begun', 'stay',
+  'step-ended', 'bath-ended', 'overrun', 'made', 'placed', 'handled', 'heated', 'cut', 'wetted', 'bath-begun', 'step-begun', 'stay',
 ] // prettier-ignore
 
 /** Where it was put; out of the cold for whatever was done to it, and not put back unless somebody says so. */

@@ -34,6 +34,8 @@ export interface DoNow {
   /** By when, and what happens otherwise. */
   readonly by: Instant | null
   readonly otherwise: string
+  /** A limit that was missed: which load, why, and what to do; told first and in red. */
+  readonly missed?: string
 }
 
 export type NowAct =
@@ -331,6 +333,7 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
   if (baths !== undefined) return bathNext(current, lot)
   if (step.limit?.measure === 'seen' && running === undefined)
     return {
+      ...missedText(progress),
       act: { kind: 'see-step', step: index, sign: step.limit.sign, left_g: toCover_g - covered_g },
       title: `Now: ${plainWords(step.op)}`,
       detail: `To be seen: ${step.limit.sign}.`,
@@ -344,6 +347,7 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       otherwise: `Limit: ${limitText}. ${step.limit?.measure === 'dried-to' ? 'Damper' : 'Shorter'}, and it does not count.`,
     }
   return {
+    ...missedText(progress),
     act: beginLoad(lot, progress),
     title: covered_g === 0 ? `Now: ${plainWords(step.op)}` : `Next load: ${plainWords(step.op)}`,
     detail: `${formatMass(toCover_g - covered_g)} still to go. ${limitText}.`,
@@ -353,6 +357,15 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
         ? `It is for the taste alone (${formatList(step.control.map(plainWords))}).`
         : 'Until all of it has gone through, none of it is food.',
   }
+}
+
+/** The last load that does not count: which of how many it was, and why. */
+function missedText({ step, missed, covered_g, toCover_g }: StepProgress): Pick<DoNow, 'missed'> {
+  const last = missed.at(-1)
+  if (last === undefined || covered_g >= toCover_g) return {}
+  const { load } = last.run
+  const many = missed.length === 1 ? `Load ${load}` : `Load ${load}, of ${missed.length} that missed the limit`
+  return { missed: `${many} does not count for the ${opNoun(step.op)}: ${last.why}. Do it again.` }
 }
 
 /** What still stands that only washing answers, of a lot that was sorted dry; nothing once water was on it. */

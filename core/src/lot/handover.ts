@@ -4,6 +4,7 @@ import type { LotId } from '../log/entry'
 import type { BookLog } from '../log/fold'
 import { GATE_NAMES, type Gate, type JudgeContext } from '../gates/verdict'
 import { ACT_GATES } from '../gates/acts'
+import { freshnessOf, type Freshness } from '../freshness/freshness'
 import type { Instant } from '../quantity/instant'
 import { doNow } from './doNow'
 import { gateViews, isUsedUp } from './gateView'
@@ -18,6 +19,7 @@ export interface HandedOver {
   readonly mass_g: number
   /** Nothing of it is eaten yet: a bowl of water is not a finished one. */
   readonly notYetFood: boolean
+  readonly fresh: Freshness
   /** Gates that are not open, each with what is still to be signed. */
   readonly unsigned: readonly { readonly gate: string; readonly why: string }[]
   readonly last: { readonly says: string; readonly at: Instant; readonly by: string } | undefined
@@ -48,6 +50,7 @@ export function handOver(log: BookLog, context: JudgeContext): readonly HandedOv
         code: lot.code,
         title: lotName(lot, context).title,
         mass_g: lot.mass_g,
+        fresh: freshnessOf(lot, context),
         notYetFood: shut.length > 0,
         unsigned: shut.map(({ gate, reasons }) => ({ gate: GATE_NAMES[gate], why: reasons.join(' ') })),
         last: entry && { says: describeEntry(entry, context.book, context.catalogue), at: entry.at, by: entry.by },

@@ -16,6 +16,11 @@ export function roundedPosition({ latitude_deg, longitude_deg }: Position, grid_
   return { latitude_deg: toPlaces(latitude), longitude_deg: toPlaces(Math.max(-180, Math.min(180, longitude))) }
 }
 
+/** A position in words. @example positionWords({ latitude_deg: -33.9, longitude_deg: 18.4 }) // '33.9 ° south, 18.4 ° east' */
+export function positionWords({ latitude_deg, longitude_deg }: Position): string {
+  return `${Math.abs(latitude_deg)} ° ${latitude_deg < 0 ? 'south' : 'north'}, ${Math.abs(longitude_deg)} ° ${longitude_deg < 0 ? 'west' : 'east'}`
+}
+
 /** To ten metres or so; more places would only pretend. */
 function toPlaces(degrees: number): number {
   return Math.round(degrees * 1e4) / 1e4

@@ -3,6 +3,7 @@ import {
   doNow,
   formatCount,
   formatSpan,
+  freshnessOf,
   GATE_NAMES,
   gateViews,
   isBegun,
@@ -25,6 +26,7 @@ import { FindBar, LONG_LIST, says } from '../controls/FindBar'
 import { RibbonDrawing } from '../drawing/RibbonDrawing'
 import { OnDemand } from '../controls/OnDemand'
 import { formatMass, inUnits } from '../units/units'
+import { FreshnessBar } from '../freshness/FreshnessLine'
 
 const WeighIn = lazy(() => import('./WeighIn'))
 
@@ -154,7 +156,7 @@ function LotRow({
         <p>
           {formatMass(lot.mass_g)} · {name.patch}
         </p>
-        <Freshness next={next} now={context.now} />
+        <Freshness lot={lot} next={next} context={context} />
       </div>
       <div className="lot-way">
         <p
@@ -191,15 +193,27 @@ function told(next: DoNow, shut: GateView | undefined): string {
   return shut.gate === 'makeSafe' ? inUnits(`${next.title}. ${next.detail}`) : next.title
 }
 
-function Freshness({ next, now }: { next: DoNow; now: string }) {
+/** Its time as a bar, and what the next hours ask; never that it is good to eat. */
+function Freshness({ lot, next, context }: { lot: LotState; next: DoNow; context: JudgeContext }) {
+  const freshness = freshnessOf(lot, context)
+  if (freshness.state === 'over')
+    return (
+      <>
+        <FreshnessBar freshness={freshness} />
+        <p className="freshness over">DO NOT EAT</p>
+      </>
+    )
   if (next.by === null) return null
-  const left = minutesBetween(now, next.by)
-  const what = next.act.kind === 'bath' ? 'change it in' : 'good for'
+  const left = minutesBetween(context.now, next.by)
+  const what = next.act.kind === 'bath' ? 'change it in' : freshness.life.kind === 'raw' ? 'keeps raw' : 'keeps'
   return (
-    <p className={left < 0 ? 'freshness over' : left < 240 ? 'freshness soon' : 'freshness'}>
-      {left < 0
-        ? `${formatSpan(-left)} over its time`
-        : `${what} ${formatSpan(left)}${next.act.kind === 'bath' ? '' : ' more'}`}
-    </p>
+    <>
+      <FreshnessBar freshness={freshness} />
+      <p className={left < 0 ? 'freshness over' : left < 240 ? 'freshness soon' : 'freshness'}>
+        {left < 0
+          ? `${formatSpan(-left)} over its time`
+          : `${what} ${formatSpan(left)}${next.act.kind === 'bath' ? '' : ' more'}`}
+      </p>
+    </>
   )
 }

@@ -164,7 +164,7 @@ function KitchenForm({ kitchen }: { kitchen: KitchenFact }) {
       {numberField('elevation_m', 'Height', 'm above the sea', boilsAt(numbers.elevation_m))}
       <NumberField
         label="Latitude"
-        unit="° north"
+        unit="° (south: minus)"
         value={latitude}
         onChange={(text) => {
           setLatitude(text)

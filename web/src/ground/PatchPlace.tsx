@@ -15,6 +15,7 @@ import {
   type Instant,
   type PatchPlant,
   type PatchView,
+  positionWords,
 } from '@ellop/core'
 import { Button, Select } from 'antd'
 import { useMemo, useState } from 'react'
@@ -55,10 +56,8 @@ export default function PatchPlace() {
             {patch.elevation_m === undefined
               ? 'Height not noted'
               : inUnits(`${grouped(patch.elevation_m)} m above the sea`)}
-            {patch.position !== undefined &&
-              ` · ${patch.position.latitude_deg} ° north, ${patch.position.longitude_deg} ° east, kept in this browser`}{' '}
-            · judged by the {kitchen?.groundSchool === 'usual' ? 'usual' : 'careful'} school (
-            <Link to="/books">change it</Link>)
+            {patch.position !== undefined && ` · ${positionWords(patch.position)}, kept in this browser`} · judged by
+            the {kitchen?.groundSchool === 'usual' ? 'usual' : 'careful'} school (<Link to="/books">change it</Link>)
           </p>
         </div>
         <div className="place-acts">

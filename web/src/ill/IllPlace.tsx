@@ -1,11 +1,23 @@
-import { formatDay, illnessReport, kitchenAt, timeOf, type EatenLine, type EatenPlant } from '@ellop/core'
+import {
+  alsoAte,
+  formatDay,
+  formatList,
+  illnessReport,
+  kitchenAt,
+  timeOf,
+  type EatenLine,
+  type EatenPlant,
+  type Illness,
+} from '@ellop/core'
 import { Button, Input } from 'antd'
 import { useMemo, useState } from 'react'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { EaterField } from '../controls/EaterField'
 import { Field } from '../controls/Field'
+import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
+import '../freshness/freshness.css'
 import { CallNow } from './CallNow'
 import { formatMass } from '../units/units'
 
@@ -141,14 +153,45 @@ function WhoFeelsWhat() {
           Write it down
         </Button>
         <ul>
-          {book.house.ill.map(({ eater: who, symptoms: what, at }) => (
-            <li key={at + who}>
-              {book.house.eaters[who]?.name ?? who}: {what}
-            </li>
+          {book.house.ill.map((illness) => (
+            <IllLine key={illness.at + illness.eater} illness={illness} />
           ))}
         </ul>
       </div>
     </section>
+  )
+}
+
+/** One illness: what it holds, who else is to be asked, and what a doctor said of it. */
+function IllLine({ illness }: { illness: Illness }) {
+  const { book } = useJudgeContext()
+  const { write, otherError } = useNote()
+  const [why, setWhy] = useState('')
+  const nameOf = (id: string) => book.house.eaters[id]?.name ?? id
+  const others = alsoAte(illness, book)
+  return (
+    <li className="ill-line">
+      <strong>{nameOf(illness.eater)}</strong>: {illness.symptoms}
+      {illness.explained === undefined ? (
+        <>
+          <p className="must">
+            Everything of the same pickings is marked DO NOT EAT, for everybody.
+            {others.length > 0 && ` Ask ${formatList(others.map(nameOf))} now how they feel: they ate of it too.`}
+          </p>
+          <Field label="It was not the food: who said so, and what was it?" error={otherError([])}>
+            {(id) => <Input id={id} value={why} onChange={(event) => setWhy(event.target.value)} />}
+          </Field>
+          <HoldButton
+            disabled={why.trim() === ''}
+            onHold={() => void write({ type: 'ill-explained', eater: illness.eater, why: why.trim() }, 'Saved')}
+          >
+            Press and hold: a doctor said so
+          </HoldButton>
+        </>
+      ) : (
+        <p>It was not the food: {illness.explained}</p>
+      )}
+    </li>
   )
 }
 

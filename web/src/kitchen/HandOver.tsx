@@ -4,6 +4,7 @@ import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { formatMass, inUnits } from '../units/units'
+import { FreshnessLine } from '../freshness/FreshnessLine'
 import '../app/instruments.css'
 
 /** What stands in this kitchen, for whoever takes over: no bowl of water is mistaken for a finished one. */
@@ -33,7 +34,7 @@ export default function HandOver() {
         </div>
       </div>
       {lots.length === 0 && <p className="card">Nothing is in hand. There is nothing to hand on.</p>}
-      {lots.map(({ lot, code, title, mass_g, notYetFood, unsigned, last, next }) => (
+      {lots.map(({ lot, code, title, mass_g, notYetFood, unsigned, last, next, fresh }) => (
         <section key={lot} className="card">
           <h2>
             <Link to={`/lot/${lot}`}>{title}</Link>{' '}
@@ -41,7 +42,10 @@ export default function HandOver() {
               {code} · {formatMass(mass_g)}
             </span>
           </h2>
-          <p className={notYetFood ? 'not-yet' : 'is-food'}>{notYetFood ? 'NOT YET FOOD' : 'Every check is signed.'}</p>
+          <p className={notYetFood ? 'not-yet' : 'is-food'}>
+            {fresh.state === 'over' ? 'DO NOT EAT' : notYetFood ? 'NOT YET FOOD' : 'All gates open'}
+          </p>
+          <FreshnessLine freshness={fresh} />
           <p className="hand-next">
             Next: <strong>{inUnits(next.title)}</strong>
             {next.by !== null && `, by ${when(next.by)}`}

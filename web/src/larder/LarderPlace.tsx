@@ -18,7 +18,10 @@ import { FindBar, LONG_LIST, says } from '../controls/FindBar'
 import { useNote } from '../controls/useNote'
 import { PackLabel } from './PackLabel'
 import { Refusal } from '../controls/Refusal'
-import { formatMass } from '../units/units'
+import { NumberField, readField } from '../controls/Field'
+import { HoldButton } from '../controls/HoldButton'
+import { FreshnessBar } from '../freshness/FreshnessLine'
+import { formatMass, formatTemp, inUnits } from '../units/units'
 
 /** Stored food, first to be used first; what is held or not yet food says so before anything else. */
 export default function LarderPlace() {
@@ -54,8 +57,8 @@ export default function LarderPlace() {
       </div>
       {held.packs.length > 0 && (
         <p className="refusal" role="alert">
-          {formatCount(held.packs.length, 'pack')} held: a gate has shut behind{' '}
-          {held.packs.length === 1 ? 'it' : 'them'}. Do not eat from {held.packs.map(({ pack }) => pack).join(', ')}.
+          DO NOT EAT from {formatCount(held.packs.length, 'pack')}: {held.packs.map(({ pack }) => pack).join(', ')}. A
+          gate closed after packing. Each pack says why below.
         </p>
       )}
       {long && (
@@ -120,7 +123,7 @@ const WHICH: readonly { readonly value: Which; readonly label: string }[] = [
   { value: 'all', label: 'all' },
   { value: 'ready', label: 'ready to serve' },
   { value: 'not-yet', label: 'not yet food' },
-  { value: 'away', label: 'held or past' },
+  { value: 'away', label: 'do not eat' },
 ]
 
 function isOf(which: Which, { held, notYetFood, state }: PackView): boolean {
@@ -134,18 +137,19 @@ function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: strin
   const { pack, held, notYetFood, state } = view
   const tone =
     held.length > 0 || state === 'discard' ? 'stop' : notYetFood ? 'raw' : state === 'past-best' ? 'past' : 'good'
+  const measured = ['frozen', 'chilled', 'oiled'].includes(pack.store)
   return (
     <article className={`pack ${tone}`}>
       <p className="pack-state">
         {held.length > 0
-          ? 'HELD'
+          ? 'DO NOT EAT'
           : state === 'discard'
             ? 'THROW AWAY'
             : notYetFood
               ? 'NOT YET FOOD'
               : state === 'past-best'
-                ? 'past its best'
-                : 'good'}
+                ? 'Past its best'
+                : 'Keeps'}
       </p>
       <h2>{view.label}</h2>
       <p>
@@ -153,10 +157,26 @@ function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: strin
       </p>
       <p>
         Lot {view.code}, {view.patch} · packed {formatDay(pack.at, timeZone, true)}
+        {view.opened !== null && ` · opened ${formatDay(view.opened, timeZone, true)}`}
       </p>
-      <p>{held.length > 0 ? held.join(' ') : notYetFood ? view.due.join(' ') : `Done: ${view.done}`}</p>
+      <FreshnessBar freshness={view.fresh} />
+      <p>
+        {inUnits(
+          held.length > 0
+            ? held.join(' ')
+            : state === 'discard'
+              ? view.fresh.says
+              : notYetFood
+                ? view.due.join(' ')
+                : `Done: ${view.done}.`,
+        )}
+      </p>
       <p className="pack-until">
-        {view.discardBy === null ? view.storeSays : `Discard by ${formatDay(view.discardBy, timeZone, true)}`}
+        {view.discardBy === null
+          ? view.storeSays
+          : state === 'discard'
+            ? `Its time ended ${formatDay(view.discardBy, timeZone, true)}`
+            : `Use before ${formatDay(view.discardBy, timeZone, true)}, then throw away`}
       </p>
       <div className="pack-acts">
         <Button onClick={onLabel}>Label</Button>
@@ -165,31 +185,108 @@ function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: strin
             Serve
           </Link>
         )}
-        {held.length === 0 && state !== 'discard' && <OpenPack view={view} />}
+        {held.length === 0 && state !== 'discard' ? <OpenPack view={view} /> : <ThrowAwayPack view={view} />}
         <Link to={`/lot/${view.lot.id}`}>Its lot</Link>
       </div>
+      {measured && state !== 'discard' && held.length === 0 && <MeasureStore view={view} />}
     </article>
+  )
+}
+
+/** What is past its time or stopped is thrown away out of the larder, all of it, in one act. */
+function ThrowAwayPack({ view: { pack, lot, fresh, held } }: { view: PackView }) {
+  const { write, otherError } = useNote()
+  const why = held.length > 0 ? 'a gate closed after packing' : fresh.state === 'over' ? 'its time ended' : 'not food'
+  return (
+    <>
+      <HoldButton
+        tone="stop"
+        onHold={() =>
+          void write({ type: 'thrown-away', lot: lot.id, pack: pack.id, mass_g: pack.mass_g, why }, 'Thrown away')
+        }
+      >
+        Press and hold to throw away
+      </HoldButton>
+      <Refusal sentence={otherError([])} />
+    </>
+  )
+}
+
+/** The warmth of its store, read off again: too warm, and the minutes of warmth run. */
+function MeasureStore({ view: { pack, lot } }: { view: PackView }) {
+  const { write, errorOf, otherError } = useNote()
+  const [open, setOpen] = useState(false)
+  const [temp, setTemp] = useState('')
+  const [typed, setTyped] = useState<string>()
+  const last = pack.readings.at(-1)
+  if (!open)
+    return (
+      <p className="soft">
+        Store at {formatTemp(last?.temp_C ?? pack.storeTemp_C ?? 0)} when last measured.{' '}
+        <Button type="link" onClick={() => setOpen(true)}>
+          Measure the store
+        </Button>
+      </p>
+    )
+  const save = () => {
+    const read = readField(temp)
+    setTyped('error' in read ? read.error : undefined)
+    if ('value' in read)
+      void write({ type: 'store-read', lot: lot.id, pack: pack.id, temp_C: read.value }, 'Saved: the store').then(
+        (noted) => noted.ok && setOpen(false),
+      )
+  }
+  return (
+    <div className="form">
+      <NumberField
+        label="The store is at"
+        unit="°C"
+        value={temp}
+        onChange={setTemp}
+        hint="read it off a thermometer"
+        error={typed ?? errorOf('temp_C') ?? otherError(['temp_C'])}
+      />
+      <Button onClick={save}>Save the reading</Button>
+    </div>
   )
 }
 
 /** The pack, or what is left of it, comes into hand again under a code of its own: to be made safe, or to go on with. */
 function OpenPack({ view }: { view: PackView }) {
-  const { write, otherError } = useNote()
+  const { write, errorOf, otherError } = useNote()
   const navigate = useNavigate()
+  const [asking, setAsking] = useState(false)
+  const [mass, setMass] = useState(String(Math.round(view.pack.mass_g)))
+  const [typed, setTyped] = useState<string>()
   const open = async () => {
+    const read = readField(mass)
+    setTyped('error' in read ? read.error : undefined)
+    if (!('value' in read)) return
     const { log, minute } = useBook.getState()
     const code = nextLotCode(log.state, toMs(minute))
     const into = newLotId(code, v7())
     const noted = await write(
-      { type: 'opened', lot: view.lot.id, pack: view.pack.id, into, code, mass_g: view.pack.mass_g },
+      { type: 'opened', lot: view.lot.id, pack: view.pack.id, into, code, mass_g: read.value },
       `In hand again as ${code}`,
     )
     if (noted.ok) void navigate(`/lot/${into}`)
   }
+  if (!asking)
+    return <Button onClick={() => setAsking(true)}>{view.notYetFood ? 'Go on with it' : 'Open the pack'}</Button>
   return (
-    <>
-      <Button onClick={() => void open()}>{view.notYetFood ? 'Go on with it' : 'Open'}</Button>
-      <Refusal sentence={otherError([])} />
-    </>
+    <div className="form">
+      <NumberField
+        label="Take out"
+        unit="g"
+        value={mass}
+        onChange={setMass}
+        hint={`${formatMass(view.pack.mass_g)} in it; what stays is open too`}
+        error={typed ?? errorOf('mass_g')}
+      />
+      <Button type="primary" onClick={() => void open()}>
+        {view.notYetFood ? 'Take it into hand' : 'Open and take out'}
+      </Button>
+      <Refusal sentence={otherError(['mass_g'])} />
+    </div>
   )
 }

@@ -39,6 +39,12 @@ export function PackLabel({ view, timeZone }: { view: PackView; timeZone: string
             {pack.storeTemp_C !== null && `, ${formatTemp(pack.storeTemp_C)} when packed`}
           </dd>
         </div>
+        {view.opened !== null && (
+          <div>
+            <dt>Opened</dt>
+            <dd>{formatDay(view.opened, timeZone, true)}</dd>
+          </div>
+        )}
         {view.bestBefore !== null && (
           <div>
             <dt>Best until</dt>
@@ -47,7 +53,9 @@ export function PackLabel({ view, timeZone }: { view: PackView; timeZone: string
         )}
       </dl>
       <p className="label-until">
-        {view.discardBy === null ? 'Throw away' : `Discard by ${formatDay(view.discardBy, timeZone, true)}`}
+        {view.discardBy === null
+          ? 'Throw away'
+          : `Use before ${formatDay(view.discardBy, timeZone, true)}, then throw away`}
       </p>
       <p className="label-small">Gas, slime, mould or an off smell: throw it away untasted.</p>
     </div>

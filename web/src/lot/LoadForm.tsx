@@ -15,11 +15,17 @@ import {
 import { Button } from 'antd'
 import { useState } from 'react'
 import { NumberField, readField } from '../controls/Field'
+import { Choice } from '../controls/Choice'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { WayChoice } from './WayChoice'
 import { Refusal } from '../controls/Refusal'
 import { formatMass, formatVolume, inUnits } from '../units/units'
+
+const WATERS = [
+  { value: 'fresh', label: 'fresh water' },
+  { value: 'same', label: 'the water of the load before' },
+] as const
 
 /** The next load into the pot: what for, how much, and the moment it boils again. */
 export function LoadForm({
@@ -40,6 +46,16 @@ export function LoadForm({
   const toGo = loadsToGo(act.left_g, per)
   const [mass, setMass] = useState(String(Math.ceil(Math.min(act.left_g, per ?? act.left_g))))
   const [typed, setTyped] = useState<string>()
+  const asked = protocol?.steps[act.step]
+  const ratio = asked?.critical === true ? asked.waterRatio : undefined
+  const before = lot.runs.filter(({ step, protocol: of }) => step === act.step && of === protocol?.name).at(-1)
+  const [water_mL, setWater] = useState(
+    String(
+      Math.round(planned?.water_mL ?? before?.water?.water_mL ?? 1000 * (ratio?.usual ?? 0) * (Number(mass) / 1000)),
+    ),
+  )
+  const [fresh, setFresh] = useState<'fresh' | 'same'>('fresh')
+  const [typedWater, setTypedWater] = useState<string>()
   if (use === undefined || protocol === undefined) return null
   const water = waterVerdict(lot, context, { protocol: protocol?.name, step: act.step })
   const forTongue = notLeftOut(use, protocol, act.step) === undefined
@@ -57,8 +73,10 @@ export function LoadForm({
   const boiling = currentStep(lot, context)?.step.limit?.measure === 'rolling-boil'
   const begin = () => {
     const read = readField(mass)
+    const filled = ratio === undefined ? undefined : readField(water_mL)
     setTyped('error' in read ? read.error : undefined)
-    if ('value' in read)
+    setTypedWater(filled !== undefined && 'error' in filled ? filled.error : undefined)
+    if ('value' in read && (filled === undefined || 'value' in filled))
       void write(
         {
           type: 'step-begun',
@@ -67,6 +85,7 @@ export function LoadForm({
           step: act.step,
           load: act.load,
           mass_g: read.value,
+          ...(filled === undefined ? {} : { water: { water_mL: filled.value, fresh: fresh === 'fresh' } }),
         },
         '',
       )
@@ -82,11 +101,11 @@ export function LoadForm({
       {planned?.loads !== undefined && (
         <dl className="figures">
           <div>
-            <dt>a load</dt>
+            <dt>One load</dt>
             <dd>{formatMass(planned.loads.load_g)}</dd>
           </div>
           <div>
-            <dt>in</dt>
+            <dt>Water for one load</dt>
             <dd>{formatVolume(planned.water_mL ?? 0)}</dd>
           </div>
           <div>
@@ -107,7 +126,20 @@ export function LoadForm({
         error={typed ?? errorOf('mass_g')}
         hint={`${formatMass(act.left_g)} still to go`}
       />
-      <Refusal sentence={otherError(['mass_g'])} />
+      {ratio !== undefined && (
+        <>
+          <NumberField
+            label="Water in the pot"
+            unit="mL"
+            value={water_mL}
+            onChange={setWater}
+            hint={`MUST: ${ratio.least} L or more to each kilogram that goes through one water`}
+            error={typedWater ?? errorOf('water')}
+          />
+          {before !== undefined && <Choice label="The water" value={fresh} onChange={setFresh} options={WATERS} />}
+        </>
+      )}
+      <Refusal sentence={otherError(['mass_g', 'water'])} />
       <div className="acts">
         {boiling ? (
           <HoldButton onHold={begin}>Hold when it boils again</HoldButton>

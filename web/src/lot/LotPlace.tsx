@@ -1,4 +1,4 @@
-import { beganWith_g, doNow, gateViews, isBegun, lotName, ribbonOf } from '@ellop/core'
+import { beganWith_g, doNow, gateViews, isBegun, isStopped, lotName, ribbonOf } from '@ellop/core'
 import { Tabs } from 'antd'
 import { useMemo } from 'react'
 import { Link, useParams } from 'react-router'
@@ -56,7 +56,7 @@ export default function LotPlace() {
       </div>
       <div className="lot-work">
         <NowCard key={JSON.stringify(drawn.next.act)} lot={lot} next={drawn.next} context={context} />
-        <ThenCard lot={lot} context={context} />
+        {!isStopped(lot, context) && <ThenCard lot={lot} context={context} />}
       </div>
       <Tabs
         className="lot-tabs"
@@ -68,7 +68,9 @@ export default function LotPlace() {
             destroyOnHidden: true,
             children: <GatesTab views={drawn.views} lot={lot} context={context} />,
           },
-          { key: 'plan', label: 'Plan', children: <PlanTab lot={lot} context={context} /> },
+          ...(isStopped(lot, context)
+            ? []
+            : [{ key: 'plan', label: 'Plan', children: <PlanTab lot={lot} context={context} /> }]),
           { key: 'story', label: 'Story', destroyOnHidden: true, children: <StoryTab lot={lot} context={context} /> },
           { key: 'other', label: 'Note something else', children: <OtherNotes lot={lot} /> },
         ]}

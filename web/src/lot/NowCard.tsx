@@ -1,4 +1,12 @@
-import { formatSpan, groundAt, minutesBetween, type DoNow, type JudgeContext, type LotState } from '@ellop/core'
+import {
+  freshnessOf,
+  formatSpan,
+  groundAt,
+  minutesBetween,
+  type DoNow,
+  type JudgeContext,
+  type LotState,
+} from '@ellop/core'
 import { useSearchParams } from 'react-router'
 import { BathForm } from './BathForm'
 import { AsLastTimeForm } from './AsLastTimeForm'
@@ -16,6 +24,8 @@ import { TasteForm } from './TasteForm'
 import { WayChoice } from './WayChoice'
 import { WashForm } from './WashForm'
 import { WeighForm } from './WeighForm'
+import { FreshnessLine } from '../freshness/FreshnessLine'
+import { Stopped } from './Stopped'
 import { inUnits } from '../units/units'
 
 export interface ActProps {
@@ -42,7 +52,14 @@ export function NowCard({ lot, next, context }: ActProps) {
         )}
       </p>
       <h2 id="now-title">{tasting ? 'Taste it' : inUnits(next.title)}</h2>
+      {next.missed !== undefined && (
+        <p className="must" role="alert">
+          {inUnits(next.missed)}
+        </p>
+      )}
       {next.detail !== '' && <p className="now-detail">{inUnits(next.detail)}</p>}
+      {act.kind !== 'done' && act.kind !== 'stop' && <FreshnessLine freshness={freshnessOf(lot, context)} short />}
+      {act.kind === 'stop' && <Stopped lot={lot} context={context} />}
       {tasting ? <TasteForm lot={lot} context={context} /> : <ActForm lot={lot} next={next} context={context} />}
       {next.otherwise !== '' && act.kind !== 'serve-or-pack' && (
         <p className="now-otherwise">Otherwise: {inUnits(next.otherwise)}</p>

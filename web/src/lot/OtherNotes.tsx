@@ -1,14 +1,20 @@
 import {
+  ALLERGENS,
+  allergensOf,
+  formatList,
+  plainWords,
   INGREDIENTS,
   INSTRUMENTS,
   isAsPicked,
   isBegun,
+  isStopped,
   lotName,
   newLotId,
   nextLotCode,
   freshnessOf,
   removalOf,
   toMs,
+  type Allergen,
   type Ingredient,
   type LotState,
   type ReadingKind,
@@ -25,6 +31,7 @@ import { useNote } from '../controls/useNote'
 import { ReadOff } from '../instruments/ReadOff'
 import { ScoreForm } from '../take/AlongStand'
 import { SnapForm } from '../take/SnapForm'
+import { CutUpForm, SampleForm, StandsForm } from './StandsForm'
 import { NibbleForm } from './NibbleForm'
 import { PackForm } from './PackForm'
 import { Refusal } from '../controls/Refusal'
@@ -36,8 +43,20 @@ import { formatMass } from '../units/units'
  */
 export function OtherNotes({ lot }: { lot: LotState }) {
   const context = useJudgeContext()
+  // What is stopped is thrown away: nothing more is measured, kept or added.
+  if (isStopped(lot, context))
+    return (
+      <div className="other-notes">
+        <ThrowAway lot={lot} />
+        <Stray lot={lot} />
+        <TurnedBad />
+      </div>
+    )
+  const life = freshnessOf(lot, context).life
   return (
     <div className="other-notes">
+      {lot.mass_g > 0 && <StandsForm lot={lot} />}
+      {lot.mass_g > 0 && life.kind === 'raw' && <CutUpForm lot={lot} />}
       <Stray lot={lot} />
       <ThrowAway lot={lot} />
       {lot.sorted !== null && lot.mass_g > 0 && lot.runs.length === 0 && (
@@ -50,19 +69,26 @@ export function OtherNotes({ lot }: { lot: LotState }) {
       {lot.mass_g > 0 && <JoinWith lot={lot} />}
       {lot.mass_g > 0 && <TakeReading lot={lot} />}
       {lot.mass_g > 0 && <AddIngredient lot={lot} />}
-      {freshnessOf(lot, context).life.kind === 'raw' && <Revive lot={lot} />}
+      {life.kind === 'raw' && <Revive lot={lot} />}
+      {lot.mass_g > 0 && life.kind !== 'dry' && <SampleForm lot={lot} />}
       {isSnapped(lot) && <SnapForm lot={lot} />}
       {isAsPicked(lot, context.now) && lot.mass_g > 0 && <NibbleForm lot={lot} />}
       {isAsPicked(lot, context.now) && lot.mass_g > 0 && <ScoreForm lot={lot} />}
       <Meeting lot={lot} />
-      <section className="card">
-        <h3>It has turned bad</h3>
-        <p>Everything that came of it is found and held.</p>
-        <Link className="big-link" to="/recall">
-          To the recall
-        </Link>
-      </section>
+      <TurnedBad />
     </div>
+  )
+}
+
+function TurnedBad() {
+  return (
+    <section className="card">
+      <h3>The food is not safe</h3>
+      <p>Everything that came of it is found, and marked DO NOT EAT.</p>
+      <Link className="big-link" to="/recall">
+        To the recall
+      </Link>
+    </section>
   )
 }
 
@@ -348,12 +374,24 @@ const AddIngredient = memo(function AddIngredient({ lot }: { lot: LotState }) {
   const [name, setName] = useState('')
   const [mass, setMass] = useState('')
   const [typed, setTyped] = useState<string>()
+  const [said, setSaid] = useState<readonly Allergen[]>([])
+  const [none, setNone] = useState(false)
+  const known = allergensOf(name.trim() === '' ? what : name)
+  // What the list does not know is asked for; what it knows is told.
+  const asked = what === 'other' && name.trim() !== '' && known === undefined
   const submit = () => {
     const read = readField(mass)
     setTyped('error' in read ? read.error : undefined)
     if ('value' in read)
       void write(
-        { type: 'ingredient-added', lot: lot.id, what, name: name.trim() || what, mass_g: read.value },
+        {
+          type: 'ingredient-added',
+          lot: lot.id,
+          what,
+          name: name.trim() || what,
+          mass_g: read.value,
+          ...(asked && (none || said.length > 0) ? { allergens: [...said] } : {}),
+        },
         'Added',
       )
   }
@@ -367,11 +405,36 @@ const AddIngredient = memo(function AddIngredient({ lot }: { lot: LotState }) {
           unit="g"
           value={mass}
           onChange={setMass}
-          error={typed ?? errorOf('mass_g') ?? otherError(['mass_g'])}
+          error={typed ?? errorOf('mass_g') ?? otherError(['mass_g', 'name'])}
         />
-        <Field label="What exactly">
+        <Field label="What exactly" error={errorOf('name')}>
           {(id) => <Input id={id} size="large" value={name} onChange={(event) => setName(event.target.value)} />}
         </Field>
+        {known !== undefined && known.length > 0 && (
+          <p className="told">It holds {formatList(known.map(plainWords))}: told to everybody who must not have it.</p>
+        )}
+        {asked && (
+          <fieldset className="allergens">
+            <legend>What does {name.trim()} hold? Read the packet.</legend>
+            <Checkbox.Group
+              value={[...said]}
+              onChange={(values) => {
+                setSaid(values as Allergen[])
+                setNone(false)
+              }}
+              options={ALLERGENS.map((each) => ({ value: each, label: plainWords(each) }))}
+            />
+            <Checkbox
+              checked={none}
+              onChange={(event) => {
+                setNone(event.target.checked)
+                setSaid([])
+              }}
+            >
+              none of these
+            </Checkbox>
+          </fieldset>
+        )}
         <Button size="large" onClick={submit}>
           Add it
         </Button>

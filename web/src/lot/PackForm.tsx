@@ -1,14 +1,15 @@
 import {
-  discardBy,
   formatDay,
   keepGate,
   kitchenAt,
   lotUse,
   nextPackId,
+  packFreshness,
   storedAs,
   storeRule,
   type JudgeContext,
   type LotState,
+  type PackState,
   type Store,
 } from '@ellop/core'
 import { Button } from 'antd'
@@ -29,6 +30,23 @@ const STORE_WORDS: Readonly<Record<Store, string>> = {
   salted: 'in salt',
   soured: 'in its brine',
   sugared: 'as syrup or jam',
+}
+
+/** The pack that the lot would be now, to tell how long it keeps. */
+function packOf(lot: LotState, store: Store, at: string): PackState {
+  const { mass_g } = lot
+  return {
+    id: 'new',
+    at,
+    store,
+    packed_g: mass_g,
+    mass_g,
+    containers: 1,
+    storeTemp_C: null,
+    readings: [],
+    openedAt: null,
+    lotThen: lot,
+  }
 }
 
 /** Serve it at the table, or pack it: a store that the record allows, its measured limit, its discard-by moment. */
@@ -54,6 +72,8 @@ export function PackForm({
   const [containers, setContainers] = useState('1')
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const rule = use === undefined || store === undefined ? undefined : storeRule(use, store, as)
+  const until =
+    rule === undefined || store === undefined ? null : packFreshness(packOf(lot, store, context.now), context).until
   const needsTemp = rule?.limit.measure === 'store-temperature'
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const ready = keepGate(lot, context, undefined).state !== 'closed'
@@ -134,7 +154,9 @@ export function PackForm({
       )}
       {rule !== undefined && (
         <p className="told wide">
-          {inUnits(rule.says)} Discard by {formatDay(discardBy(rule, context.now), timeZone, true)}.
+          {inUnits(rule.says)}{' '}
+          {until !== null &&
+            `Use before ${formatDay(until, timeZone, true)}, then throw away: counted from its making.`}
         </p>
       )}
       {(otherError(FIELDS) ?? errorOf('gates')) !== undefined && (

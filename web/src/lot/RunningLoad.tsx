@@ -2,11 +2,14 @@ import {
   boilingPoint,
   currentStep,
   dryTarget,
+  loadsToGo,
+  lotPlan,
   formatSpan,
   kitchenAt,
   MINUTE_ms,
   toMs,
   waterVerdict,
+  type CurrentStep,
   type DoNow,
   type JudgeContext,
   type LotState,
@@ -23,6 +26,11 @@ import { ReadOff } from '../instruments/ReadOff'
 import { formatMass, formatTemp, inUnits } from '../units/units'
 
 const FIELDS = ['temp_C', 'backToBoil_s', 'driedTo_g', 'minutes']
+
+/** What of the step has not been in yet, besides the load that is. */
+function leftToGo_g({ progress: { toCover_g, covered_g, running } }: CurrentStep): number {
+  return Math.max(0, toCover_g - covered_g - (running?.mass_g ?? 0))
+}
 
 /** A load in the step: the time left, computed from when it began, so that closing the browser loses nothing. */
 export function RunningLoad({
@@ -48,6 +56,8 @@ export function RunningLoad({
   const [kept, setKept] = useState(water?.keep ?? false)
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const left_s = (toMs(act.endsAt) - toMs(second)) / 1000
+  const per = lotPlan(lot, context)?.steps.find((each) => each.loads !== undefined)?.loads?.load_g
+  const loads = act.run.load - 1 + loadsToGo(act.run.mass_g + (current === undefined ? 0 : leftToGo_g(current)), per)
   const kitchen = kitchenAt(context.book.house, context.now)
   const boil_C = boilingPoint({ elevation_m: kitchen?.elevation_m ?? 0 }).temp_C
   const target =
@@ -81,7 +91,9 @@ export function RunningLoad({
         checked: outcome === 'done',
         water: drying ? null : kept ? 'kept' : 'thrown',
       },
-      outcome === 'done' ? `Load ${act.run.load} out` : 'Noted: this load does not count',
+      outcome === 'done' && minutes >= act.minutes
+        ? `Saved: load ${act.run.load} is out`
+        : `Saved: load ${act.run.load} does not count`,
     )
   }
   const title = measure === 'rolling-boil' ? 'Keep it at a rolling boil' : next.title
@@ -101,10 +113,17 @@ export function RunningLoad({
             {formatMass(act.run.mass_g)} in it. Look for: {inUnits(next.detail)}.
           </p>
           <p className="run-limit">{inUnits(next.otherwise)}</p>
+          {left_s > 0 && (
+            <p className="must">
+              Taken out now, load {act.run.load}
+              {loads > 1 && ` of ${loads}`} does not count: {formatSpan(Math.max(0, act.minutes - left_s / 60))} of{' '}
+              {formatSpan(act.minutes)}.
+            </p>
+          )}
           {target !== undefined && (
             <p className="run-load">
-              Dry enough at <strong>{formatMass(target.target_g)}</strong> or less, or when two readings of the scale an
-              hour apart are the same.
+              MUST: {formatMass(target.target_g)} or less, weighed dry. A weight that stands still is not enough. Did it
+              begin drier than the plant list says? Dry a sample (under “Note something else”).
             </p>
           )}
         </div>

@@ -1,6 +1,7 @@
-import type { Alarm, JudgeContext, LotState } from '@ellop/core'
+import { foodReach, type Alarm, type JudgeContext, type LotState } from '@ellop/core'
 import { Button, Select } from 'antd'
 import { useState } from 'react'
+import { useNavigate } from 'react-router'
 import { useBook } from '../book/bookStore'
 import { askEngine } from '../workers/ask'
 import { Choice } from '../controls/Choice'
@@ -37,7 +38,10 @@ export function TasteForm({
   crumb?: boolean
 }) {
   const { write, otherError } = useNote()
-  const tasters = Object.values(context.book.house.eaters).filter(({ kind }) => kind === 'adult')
+  const navigate = useNavigate()
+  const tasters = Object.values(context.book.house.eaters).filter(
+    ({ kind, sensitivities }) => kind === 'adult' && sensitivities !== null,
+  )
   const [taster, setTaster] = useState(tasters[0]?.id ?? 'cook')
   const [bitter, setBitter] = useState(0)
   const [dry, setDry] = useState(0)
@@ -57,8 +61,14 @@ export function TasteForm({
     setDry(score)
     setSimulated(true)
   }
+  /** Who has it on the plate or ate of it is told at once, on the page for whoever is ill. */
+  const stop = async (wrong: Alarm) => {
+    const noted = await note(false, wrong, 'Stopped: eat no more of it')
+    const { servings } = foodReach(lot, context.book)
+    if (noted.ok && servings.length > 0) void navigate('/ill')
+  }
   const note = (accepts: boolean, wrong: Alarm | null, said: string) =>
-    void write(
+    write(
       {
         type: 'tasted',
         lot: lot.id,
@@ -122,15 +132,15 @@ export function TasteForm({
       <Refusal sentence={otherError([])} />
       <div className="acts">
         {crumb ? (
-          <Button type="primary" size="large" onClick={() => note(false, null, 'Crumb tasted')}>
+          <Button type="primary" size="large" onClick={() => void note(false, null, 'Crumb tasted')}>
             Spat out: note it
           </Button>
         ) : (
           <>
-            <Button type="primary" size="large" onClick={() => note(true, null, 'Tasted: good')}>
+            <Button type="primary" size="large" onClick={() => void note(true, null, 'Tasted: good')}>
               Good as it is
             </Button>
-            <Button size="large" onClick={() => note(false, null, 'Tasted: not yet')}>
+            <Button size="large" onClick={() => void note(false, null, 'Tasted: not yet')}>
               Not yet
             </Button>
           </>
@@ -140,7 +150,7 @@ export function TasteForm({
       <div className="alarm">
         <Choice label="It tastes wrong" value={alarm} onChange={setAlarm} options={ALARMS} />
         {alarm !== undefined && (
-          <HoldButton tone="stop" onHold={() => note(false, alarm, 'Stopped')}>
+          <HoldButton tone="stop" onHold={() => void stop(alarm)}>
             Hold: stop this lot
           </HoldButton>
         )}

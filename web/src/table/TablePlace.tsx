@@ -1,6 +1,8 @@
 import {
   isBegun,
   eaterVerdict,
+  freshnessOf,
+  packFreshness,
   gateViews,
   heldFood,
   isUsedUp,
@@ -20,6 +22,7 @@ import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { Field, readField } from '../controls/Field'
+import { FreshnessLine } from '../freshness/FreshnessLine'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { AskEater } from './AskEater'
@@ -48,19 +51,20 @@ export default function TablePlace() {
       <div className="place-head">
         <div>
           <h1>At the table</h1>
-          <p>Everybody against everything in it. Not asked is not the same as none.</p>
+          <p>Each person is checked against everything in the dish. Ask everybody about allergies first.</p>
         </div>
       </div>
       {held.servings.length > 0 && (
         <p className="refusal" role="alert">
-          {held.servings.length} served dishes are no longer behind open gates:{' '}
+          What was eaten is not safe by what is known now:{' '}
           {held.servings
             .map(
               ({ dish, eaters }) =>
                 `${dish} (${eaters.map((id) => context.book.house.eaters[id]?.name ?? id).join(', ')})`,
             )
             .join('; ')}
-          . If anybody feels ill, call the poison centre or a doctor now.
+          . Tell each of them. If anybody feels ill, call the poison centre or a doctor now.{' '}
+          <Link to="/ill">If somebody is ill</Link>
         </p>
       )}
       {chosen === undefined ? (
@@ -91,7 +95,7 @@ function foodsOf(context: JudgeContext): readonly Food[] {
     const packs = lot.packs
       .filter(({ mass_g }) => mass_g > 0)
       .map((pack) => ({ pack, view: packView(lot, pack, context) }))
-      .filter(({ view }) => !view.notYetFood && view.held.length === 0)
+      .filter(({ view }) => !view.notYetFood && view.held.length === 0 && view.state !== 'discard')
       .map(({ pack, view }) => ({
         key: `pack:${pack.id}`,
         label: `${view.label}, ${pack.store} ${view.code} · ${formatMass(pack.mass_g)}`,
@@ -192,6 +196,9 @@ function Serving({
             )}
           </Field>
         </div>
+        <FreshnessLine
+          freshness={food.pack === null ? freshnessOf(food.lot, context) : packFreshness(food.pack, context)}
+        />
         {shut.map(({ gate, state, reasons }) => (
           <p key={gate} className="refusal">
             {GATE_NAMES[gate]} is {state}. {inUnits(reasons.join(' '))}
@@ -215,7 +222,7 @@ function Serving({
                   verdict.reasons.map((reason) => <p key={reason}>{inUnits(reason.replace(`${eater.name}: `, ''))}</p>)
                 )}
               </div>
-              {verdict.state === 'ajar' ? (
+              {verdict.state === 'ajar' && eater.sensitivities === null ? (
                 <button type="button" className="ask" onClick={() => setAsking(eater)}>
                   Ask {eater.name}
                 </button>
