@@ -78,6 +78,7 @@ test('acorns stored dry as not yet food, opened, leached by the stand-in’s ton
   await expect(pack).toContainText('NOT YET FOOD')
   await expect(pack).toContainText('only keeps it')
   await pack.getByRole('button', { name: 'Go on with it' }).click()
+  await pack.getByRole('button', { name: 'Take it into hand' }).click()
   await expect(page.locator('#now-title')).toHaveText('Choose a way that makes it safe')
   await page.goto('/lot/27-005')
   const title = page.locator('#now-title')
@@ -229,8 +230,8 @@ test('a recall of a patch reaches the plate of last autumn and holds what is lef
   await hold(page, page.getByRole('button', { name: 'Hold: recall it' }))
   await expect(page.getByRole('article')).toContainText('the wall was sprayed on Tuesday')
   await page.goto('/larder')
-  await expect(page.getByRole('alert')).toContainText('2 packs held')
-  await expect(page.locator('.pack', { hasText: 'HELD' })).toHaveCount(2)
+  await expect(page.getByRole('alert')).toContainText('DO NOT EAT from 2 packs')
+  await expect(page.locator('.pack', { hasText: 'DO NOT EAT' })).toHaveCount(2)
 })
 
 test('two lots joined and split on screen: the batch is as its worst part', async ({ page }) => {

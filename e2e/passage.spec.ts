@@ -67,7 +67,7 @@ test('nettle tops from weighing in to a served plate and a labelled pack; then t
   const label = page.locator('.label')
   await expect(label).toContainText('Nettle tops')
   await expect(label).toContainText('27-009 · Beck wall')
-  await expect(label).toContainText('Discard by Tue 16 May 2028')
+  await expect(label).toContainText('Use before Tue 16 May 2028, then throw away')
   await expect(label).not.toContainText('NOT YET FOOD')
 
   await page.goto(`/table?lot=${lot}`)

@@ -1,6 +1,6 @@
 import type { Entry } from '../log/entries'
 import { compareEntries, EMPTY_LOG, inOrder, type BookLog } from '../log/fold'
-import type { Instant } from '../quantity/instant'
+import { minutesBetween, type Instant } from '../quantity/instant'
 import { withPosition, type PositionsInFile } from './positions'
 import { ENTRY_VERSION } from './upgrades'
 
@@ -52,8 +52,15 @@ export function writeBook(input: {
   return `${JSON.stringify(file, null, 1)}\n`
 }
 
+/** The clocks of two devices of one cook may differ by this much. */
+const CLOCKS_DIFFER_MINUTES = 10
+const laterOf = (a: Instant, b: Instant) => (a > b ? a : b)
+
 /** Holds a file that was read against the log it would be added to: refused when it is another book, or tells a known entry differently. */
-export function freshOf(file: ReadFile, into: { readonly book: string; readonly log: BookLog }): ImportReading {
+export function freshOf(
+  file: ReadFile,
+  into: { readonly book: string; readonly log: BookLog; readonly now?: Instant },
+): ImportReading {
   if (file.book !== into.book)
     return no(
       `The file is the book “${file.book}”; the one open here is “${into.book}”. Books are not mixed: open it beside yours.`,
@@ -61,7 +68,13 @@ export function freshOf(file: ReadFile, into: { readonly book: string; readonly 
   const fresh = new Map<string, Entry>()
   for (const [index, entry] of file.entries.entries()) {
     const known = into.log.entries.get(entry.id)
-    if (known === undefined) fresh.set(entry.id, entry)
+    if (known === undefined) {
+      if (into.now !== undefined && minutesBetween(into.now, laterOf(entry.at, entry.noted)) > CLOCKS_DIFFER_MINUTES)
+        return no(
+          `Entry ${index + 1} is dated ${laterOf(entry.at, entry.noted).slice(0, 16).replace('T', ' ')} UTC, which is still to come. Set the clock of the device that noted it, and date the entry again there.`,
+        )
+      fresh.set(entry.id, entry)
+    }
     // A file may have left out where a patch lies, or rounded it: what is here stays.
     else if (canonical(withPosition(known, 'none')) !== canonical(withPosition(entry, 'none')))
       return no(`Entry ${index + 1} is known here and says something else.`)

@@ -72,8 +72,15 @@ export function strangeIngredient(
   const [genus = ''] = folded.split(' ')
   if (POISONOUS_FOLDED.has(folded) || POISONOUS_GENERA.some((each) => each.toLowerCase() === genus))
     return { what: 'poison', name }
-  const found = catalogue.taxa.find(({ scientificName, synonyms, commonNames: { en, de, fr } }) =>
-    [scientificName, ...synonyms, ...en, ...de, ...fr].some((each) => foldName(each) === folded),
+  const found = catalogue.taxa.find(({ scientificName, synonyms, commonNames: { en, de, fr }, uses }) =>
+    [
+      ...[scientificName, ...synonyms, ...en, ...de, ...fr],
+      // What its picking is called in a kitchen: acorns, hazelnuts.
+      ...uses.flatMap(({ called, part }) => [
+        ...(called === undefined ? [] : [called]),
+        ...en.flatMap((name) => [`${name} ${part}`, `${name}${part}`]),
+      ]),
+    ].some((each) => foldName(each) === folded),
   )
   if (found === undefined) return undefined
   return {

@@ -4,6 +4,7 @@ import type { Gate, JudgeContext } from '../gates/verdict'
 import type { Protocol, Use } from '../flora/taxon'
 import type { Instant } from '../quantity/instant'
 import { formatList } from '../quantity/format'
+import { broken_g } from '../log/entries/served'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf, treatmentProgress } from '../treatment/progress'
 import { lotName } from './lotName'
@@ -26,6 +27,8 @@ export interface PackView {
   readonly discardBy: Instant | null
   /** Since when one of its containers is open. */
   readonly opened: Instant | null
+  /** What is in the container that is open, g, where others of the pack are closed; 0 else. */
+  readonly open_g: number
   readonly fresh: Freshness
   readonly state: 'good' | 'past-best' | 'discard'
   /** Gates that have shut behind it: it is held. */
@@ -61,6 +64,7 @@ export function packView(lot: LotState, pack: PackState, context: JudgeContext):
     bestBefore: best,
     discardBy: rule === undefined ? null : fresh.until,
     opened: pack.openedAt,
+    open_g: pack.openedAt === null || broken_g(pack) >= pack.mass_g ? 0 : broken_g(pack),
     fresh,
     state: fresh.state === 'over' ? 'discard' : best !== null && best <= now ? 'past-best' : 'good',
     held,

@@ -77,7 +77,8 @@ function servedMass_g(lot: LotState, catalogue: Catalogue): number {
   const use = since.length === 0 ? undefined : lotUse(lot, catalogue)
   const shrinks = since.map(({ protocol, step, mass_g: in_g, done }) => {
     const asked = use?.protocols.find(({ name }) => name === protocol)?.steps[step]
-    if ((done?.driedTo_g ?? null) !== null && in_g > 0) return Math.min(1, done.driedTo_g / in_g)
+    const dry_g = done?.driedTo_g ?? null
+    if (dry_g !== null && in_g > 0) return Math.min(1, dry_g / in_g)
     if (asked?.limit?.measure === 'dried-to' || asked?.op === 'dry')
       return (1 - (use?.moisture?.high ?? FRESH_MOISTURE)) / (1 - DRY_MOISTURE)
     return asked !== undefined && isHeated(asked.op) ? Math.min(1, use?.cookedYield?.low ?? 1) : 1

@@ -10,6 +10,7 @@ import { useUnits } from '../units/units'
 import { NotThere } from '../controls/NotThere'
 import { DueBar } from './DueBar'
 import { BroughtBackBar } from './BroughtBackBar'
+import { ClockBar, SetAsideBar } from './SetAsideBar'
 import { OfflineBar } from './OfflineBar'
 import { useKeys } from './useKeys'
 import { PathBar } from './PathBar'
@@ -58,6 +59,8 @@ export function App() {
       <PathBar />
       {status === 'ready' && <OfflineBar />}
       <BroughtBackBar />
+      {status === 'ready' && <SetAsideBar />}
+      {status === 'ready' && <ClockBar />}
       {status === 'ready' && <StricterBar key={book} />}
       <main id="place" tabIndex={-1}>
         {status !== 'ready' && pathname === '/ill' && <CallNow />}

@@ -5,6 +5,7 @@ import {
   EMPTY_LOG,
   foldLog,
   fromMs,
+  minutesBetween,
   propose,
   freshOf,
   otherBook,
@@ -30,6 +31,7 @@ import { readUnits } from '../units/units'
 import { askEngine } from '../workers/ask'
 import { whenIdle } from './whenIdle'
 import { deleteStorage, openStorage, type BookStorage } from './db'
+import type { SetAside } from './setAside'
 import { catchUp, ofOpened, useSecondCopy } from '../secondCopy/secondCopy'
 
 const TICK_ms = 1000
@@ -56,6 +58,10 @@ interface BookStore {
   readonly clock: ClockSetting
   /** When it was last saved to a file, on the machine's clock; undefined: never. */
   readonly savedAt: number | undefined
+  /** Stored rows that could not be read. */
+  readonly setAside: readonly SetAside[]
+  /** The machine's clock went back behind what is noted. */
+  readonly clockBehind: boolean
   /** The moment that screens judge by: renewed every minute and after every entry. */
   readonly minute: Instant
   /** The moment to the second, for countdowns. */
@@ -73,6 +79,8 @@ interface BookStore {
   /** Reads a file in a worker, then holds it against this book. */
   readonly readImport: (content: string) => Promise<ImportReading>
   readonly readGuest: (content: string) => Promise<ImportReading>
+  /** Goes on here with a book of one's own that was saved to a file elsewhere. */
+  readonly carryOn: (book: string, entries: readonly Entry[]) => Promise<void>
   readonly openGuest: (book: string, entries: readonly Entry[]) => Promise<void>
   readonly takeImport: (entries: readonly Entry[]) => Promise<Noted>
   readonly clearBook: () => Promise<void>
@@ -107,6 +115,8 @@ export const useBook = create<BookStore>((set, get) => ({
   log: EMPTY_LOG,
   clock: { book_ms: 0, machine_ms: 0 },
   savedAt: undefined,
+  setAside: [],
+  clockBehind: false,
   minute: fromMs(0),
   second: fromMs(0),
   async open(wanted, fallback) {
@@ -160,7 +170,7 @@ export const useBook = create<BookStore>((set, get) => ({
   async note(saying, at) {
     const { clock, book } = get()
     if (book.kind === 'guest') return { ok: false, field: '', message: ONLY_READ }
-    const now = bookNow(clock)
+    const now = nowOf(get().log, clock)
     const entry = stampEntry(saying, writerOf(book), { id: v7({ msecs: toMs(now) }), at: at ?? now, noted: now })
     const shape = await loadEntryShape()
     if (shape === undefined) return { ok: false, field: '', message: NOT_WHOLE }
@@ -171,18 +181,28 @@ export const useBook = create<BookStore>((set, get) => ({
         field: read.path.split('.').at(-1) ?? read.path,
         message: `${sentence(read.path)} ${read.message}.`,
       }
-    const { log } = get()
-    const proposal = propose(entry, log, recordsOf(log), now)
-    if (!proposal.ok) return proposal
-    try {
-      await requireStorage().append(entry)
-    } catch {
-      return { ok: false, field: '', message: CANNOT_STORE }
-    }
-    tellOtherTabs([entry])
-    // Another entry may have been noted while this one was being stored.
-    set({ log: addEntries(get().log, [entry]), minute: now, second: now })
-    return { ok: true, entry }
+    return oneAtATime(book.id, async (): Promise<Noted> => {
+      // Whatever another tab has noted meanwhile is taken in, and the act judged again by it.
+      for (;;) {
+        const { log } = get()
+        const proposal = propose(entry, log, recordsOf(log), now)
+        if (!proposal.ok) return proposal
+        let news: readonly Entry[]
+        try {
+          news = await requireStorage().append(entry, (id) => get().log.entries.has(id))
+        } catch {
+          return { ok: false, field: '', message: CANNOT_STORE }
+        }
+        if (news.length > 0) {
+          set({ log: addEntries(get().log, news) })
+          continue
+        }
+        tellOtherTabs([entry])
+        // Another entry may have been noted while this one was being stored.
+        set({ log: addEntries(get().log, [entry]), minute: now, second: now })
+        return { ok: true, entry }
+      }
+    })
   },
   async windTo(instant) {
     if (get().book.kind !== 'demo') return
@@ -208,12 +228,23 @@ export const useBook = create<BookStore>((set, get) => ({
   },
   async readImport(content) {
     const file = await readInWorker(content)
-    return file.ok ? freshOf(file, { book: get().book.id, log: get().log }) : file
+    const { book, log, clock } = get()
+    return file.ok ? freshOf(file, { book: book.id, log, now: nowOf(log, clock) }) : file
   },
   async readGuest(content) {
     const file = await readInWorker(content)
     const own = [DEMO_BOOK, ...get().books.flatMap(({ id, kind }) => (kind === 'own' ? [id] : []))]
     return file.ok ? otherBook(file, { books: own }) : file
+  },
+  async carryOn(id, entries) {
+    const name = foldLog(entries).state.house.kitchens.at(-1)?.name ?? 'My kitchen'
+    const book: BookRow = { id, name, kind: 'own' }
+    await deleteStorage(id)
+    const made = openStorage(book)
+    await made.appendAll(entries, true)
+    made.close()
+    await addBook(book)
+    await get().open(id)
   },
   async openGuest(id, entries) {
     const name = foldLog(entries).state.house.kitchens.at(-1)?.name ?? 'a kitchen without a name'
@@ -259,6 +290,31 @@ async function readInWorker(content: string) {
 
 type Set = (part: Partial<BookStore>) => void
 
+/** One lock a book over all tabs, where the browser has locks; the store looks again inside its own transaction. */
+function oneAtATime<Result>(book: string, work: () => Promise<Result>): Promise<Result> {
+  const { locks } = navigator as { locks?: LockManager }
+  return locks === undefined ? work() : (locks.request(`ellop-note-${book}`, work) as Promise<Result>)
+}
+
+/** The latest moment at which anything was noted, by the log that it was worked out of. */
+let latestOf: { readonly log: BookLog; readonly noted: Instant } = { log: EMPTY_LOG, noted: fromMs(0) }
+function latestNoted(log: BookLog): Instant {
+  if (latestOf.log !== log) {
+    const { entries } = latestOf.log
+    const fresh = log.entries === entries ? [] : log.order.filter(({ id }) => !entries.has(id))
+    latestOf = { log, noted: fresh.reduce((latest, { noted }) => laterOf(latest, noted), latestOf.noted) }
+  }
+  return latestOf.noted
+}
+
+/** Now: the machine's clock, or the latest time in the book where that clock went back behind it. */
+function nowOf(log: BookLog, clock: ClockSetting): Instant {
+  return laterOf(bookNow(clock), latestNoted(log))
+}
+
+/** So far behind the book a clock is wrong and not only another one. */
+const BEHIND_MINUTES = 1
+
 /** Opens one book: its store, its clock, the other tabs. */
 async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<void> {
   set({ status: 'loading' })
@@ -282,6 +338,8 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
     log: foldLog([...found.entries, ...fresh]),
     clock,
     savedAt: found.savedAt,
+    setAside: found.setAside,
+    clockBehind: false,
     minute: now,
     second: now,
   })
@@ -377,7 +435,10 @@ function missingFrom(stored: readonly Entry[], wanted: readonly Entry[]): readon
 }
 
 function tick(set: Set, get: () => BookStore): void {
-  const second = bookNow(get().clock)
+  const { log, clock } = get()
+  const second = nowOf(log, clock)
+  const clockBehind = get().book.kind === 'own' && minutesBetween(bookNow(clock), latestNoted(log)) > BEHIND_MINUTES
+  if (clockBehind !== get().clockBehind) set({ clockBehind })
   const turned = second.slice(0, 16) !== get().minute.slice(0, 16)
   set(turned ? { second, minute: second } : { second })
 }

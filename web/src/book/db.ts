@@ -5,6 +5,7 @@ import type { Batch } from '../secondCopy/copies'
 import type { ClockSetting } from './clock'
 import type { BookRow } from './books'
 import { takeEarly, type EarlyBlock } from './early'
+import { isEntryLike, readable, type SetAside } from './setAside'
 
 interface MetaRow {
   readonly key: 'clock' | 'seeded' | 'savedAt' | 'entryVersion' | 'judged'
@@ -45,12 +46,18 @@ export interface StoredBook {
   readonly savedAt: number | undefined
   /** How many of the entries had gone from the store and were brought back from the second copy. */
   readonly broughtBack: number
+  /** Rows that could not be read: the rest of the book opens. */
+  readonly setAside: readonly SetAside[]
 }
 
 /** What a book's store can do; everything resolves only when it is stored, and kept a second time where the browser can. */
 export interface BookStorage {
   readonly load: () => Promise<StoredBook>
-  readonly append: (entry: Entry) => Promise<void>
+  /**
+   * Stores an entry if the store holds nothing that is not known: else nothing is stored, and what another tab noted meanwhile is given. Looked up inside the
+   * transaction, so that two tabs cannot both serve the last of a pack.
+   */
+  readonly append: (entry: Entry, isKnown: (id: string) => boolean) => Promise<readonly Entry[]>
   /** All of them or none. */
   readonly appendAll: (entries: readonly Entry[], seeded?: boolean) => Promise<void>
   /** Stores what the second copy has and the store has not, as entries of today; those that are there stay. */
@@ -79,6 +86,8 @@ const SEEDED: readonly MetaRow[] = [
 export function openStorage({ id: book, kind }: BookRow): BookStorage {
   const db = new BookDb(book)
   const copy: CopyFile<Batch> | undefined = kind === 'guest' ? undefined : copyFile(book)
+  /** Rows that could not be read: they lie where they are and are nobody's news. */
+  const unreadable = new Set<string>()
   const putBack = async (batches: readonly Batch[]) => {
     const entries: Entry[] = []
     for (const batch of batches) for (const entry of await upgraded(batch.entries, batch.version)) entries.push(entry)
@@ -92,11 +101,18 @@ export function openStorage({ id: book, kind }: BookRow): BookStorage {
     putBack,
     async load() {
       const lastKept = copy?.lastId()
-      const { blocks, loose, meta } = await readRows(db, book)
+      const { blocks, loose: rows, meta, aside: unread } = await readRows(db, book)
+      const { entries: loose, aside } = readable(rows, 'entries')
+      const setAside = [...unread, ...aside]
+      for (const row of rows) if (!isEntryLike(row)) unreadable.add(String((row as { id?: unknown } | null)?.id))
       const value = (key: MetaRow['key']) => meta.find((row) => row.key === key)?.value
       const looseVersion = (value('entryVersion') as number | undefined) ?? 1
       const entries: Entry[] = []
-      for (const block of blocks) for (const entry of await upgraded(block.entries, block.version)) entries.push(entry)
+      for (const block of blocks) {
+        const read = readable(block.entries, `block ${block.block}`)
+        setAside.push(...read.aside)
+        for (const entry of await upgraded(read.entries, block.version)) entries.push(entry)
+      }
       const looseNow = await upgraded(loose, looseVersion)
       for (const entry of looseNow) entries.push(entry)
       if (looseVersion !== ENTRY_VERSION) await storeUpgraded(db, looseNow)
@@ -112,11 +128,20 @@ export function openStorage({ id: book, kind }: BookRow): BookStorage {
         seeded,
         savedAt: value('savedAt') as number | undefined,
         broughtBack: broughtBack.length,
+        setAside,
       }
     },
-    async append(entry) {
-      await db.transaction('rw', db.entries, () => db.entries.add(entry))
+    async append(entry, isKnown) {
+      const strange = await db.transaction('rw', db.entries, async () => {
+        const unknown = (await db.entries.toCollection().primaryKeys()).filter(
+          (id) => !isKnown(id) && !unreadable.has(id),
+        )
+        if (unknown.length === 0) await db.entries.add(entry)
+        return unknown
+      })
+      if (strange.length > 0) return (await db.entries.bulkGet(strange)).filter((each) => each !== undefined)
       await copy?.add(batchOf([entry]))
+      return []
     },
     async appendAll(entries, seeded = false) {
       await db.transaction('rw', db.entries, db.blocks, db.meta, async () => {
@@ -174,15 +199,19 @@ async function readRows(db: BookDb, book: string) {
     sameKeys(early.loose, keys.ids, 'id') &&
     sameKeys(early.blocks, keys.numbers, 'block')
   )
-    return { meta: keys.meta, blocks: early.blocks, loose: early.loose as readonly unknown[] }
+    return { meta: keys.meta, blocks: early.blocks, loose: early.loose as readonly unknown[], aside: [] }
   return db.transaction('r', db.entries, db.blocks, db.meta, async () => {
     const [meta, rows, loose] = await Promise.all([db.meta.toArray(), db.blocks.toArray(), db.entries.toArray()])
-    const blocks = rows.map(({ block, version, text }): EarlyBlock => ({
-      block,
-      version,
-      entries: JSON.parse(text) as unknown[],
-    }))
-    return { meta, blocks, loose: loose as readonly unknown[] }
+    const aside: SetAside[] = []
+    const blocks = rows.flatMap(({ block, version, text }): readonly EarlyBlock[] => {
+      try {
+        return [{ block, version, entries: JSON.parse(text) as unknown[] }]
+      } catch {
+        aside.push({ row: `block ${block}`, content: text })
+        return []
+      }
+    })
+    return { meta, blocks, loose: loose as readonly unknown[], aside }
   })
 }
 

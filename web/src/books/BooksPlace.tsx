@@ -1,5 +1,5 @@
 import { formatCount, formatDay, fromMs, inOrder, LARGEST_FILE_BYTES, type ImportReading } from '@ellop/core'
-import { Button } from 'antd'
+import { Button, Checkbox } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useShallow } from 'zustand/react/shallow'
@@ -99,10 +99,12 @@ export default function BooksPlace() {
 
 /** Somebody else's book, from a file. */
 function Guest() {
-  const { readGuest, openGuest, closeGuest } = useBook.getState()
+  const { readGuest, openGuest, closeGuest, carryOn } = useBook.getState()
   const book = useBook((store) => store.book)
   const navigate = useNavigate()
   const input = useRef<HTMLInputElement>(null)
+  const ownInput = useRef<HTMLInputElement>(null)
+  const [mine, setMine] = useState(false)
   const [reading, setReading] = useState<ImportReading>()
   const read = async (file: File | undefined) => {
     if (file === undefined) return
@@ -113,6 +115,17 @@ function Guest() {
     if (!found.ok) return
     await openGuest(found.book, found.fresh)
     void navigate('/notebook')
+  }
+  const carry = async (file: File | undefined) => {
+    if (file === undefined || !mine) return
+    if (file.size > LARGEST_FILE_BYTES)
+      return setReading({ ok: false, message: 'The file is larger than 100 MB. Nothing was added.' })
+    const found = await readGuest(await file.text())
+    setReading(found)
+    if (!found.ok) return
+    await carryOn(found.book, found.fresh)
+    say('Your book is here')
+    void navigate('/basket')
   }
   return (
     <div className="guest">
@@ -128,6 +141,25 @@ function Guest() {
           </Button>
         )}
       </div>
+      <h3>My own book, from another device</h3>
+      <p>
+        A book that you saved to a file elsewhere goes on here, with everything in it. Only a book of your own: whoever
+        goes on with it counts the marks, the sure days and the tastes in it as their own.
+      </p>
+      <Checkbox checked={mine} onChange={(event) => setMine(event.target.checked)}>
+        It is my own book
+      </Checkbox>
+      <div className="acts">
+        <Button size="large" disabled={!mine} onClick={() => ownInput.current?.click()}>
+          Go on with my book here
+        </Button>
+      </div>
+      <FileInput
+        input={ownInput}
+        label="The file of my own book"
+        accept="application/json,.json"
+        onFile={(file) => void carry(file)}
+      />
       <FileInput
         input={input}
         label="A friend’s book file"

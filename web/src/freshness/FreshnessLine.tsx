@@ -2,10 +2,11 @@ import type { Freshness } from '@ellop/core'
 import { inUnits } from '../units/units'
 import './freshness.css'
 
+/** Nothing is called good here: whether it is food is what the gates say. */
 const STATE_WORDS: Readonly<Record<Freshness['state'], string>> = {
-  fresh: 'Fresh',
-  limp: 'Past its best',
-  over: 'DO NOT EAT',
+  fresh: '',
+  limp: 'Past its best. ',
+  over: 'DO NOT EAT. ',
 }
 
 /** How fresh food is: a bar as full as the time it has left, and the one sentence that every place tells. */
@@ -15,7 +16,8 @@ export function FreshnessLine({ freshness, short = false }: { freshness: Freshne
     <div className={`fresh-line ${state}`}>
       <FreshnessBar freshness={freshness} />
       <p>
-        <strong>{STATE_WORDS[state]}.</strong> {inUnits(says)}
+        <strong>{STATE_WORDS[state]}</strong>
+        {inUnits(says)}
         {!short && mind.length > 0 && ` ${inUnits(mind.join(' '))}`}
         <span className="visually-hidden"> {Math.round(100 * left)} % of its time is left.</span>
       </p>

@@ -194,18 +194,29 @@ function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: strin
 }
 
 /** What is past its time or stopped is thrown away out of the larder, all of it, in one act. */
-function ThrowAwayPack({ view: { pack, lot, fresh, held } }: { view: PackView }) {
+function ThrowAwayPack({ view: { pack, lot, fresh, held, open_g } }: { view: PackView }) {
   const { write, otherError } = useNote()
   const why = held.length > 0 ? 'a gate closed after packing' : fresh.state === 'over' ? 'its time ended' : 'not food'
+  const onlyOpen = open_g > 0 && held.length === 0
   return (
     <>
+      {onlyOpen && (
+        <HoldButton
+          tone="stop"
+          onHold={() =>
+            void write({ type: 'thrown-away', lot: lot.id, pack: pack.id, mass_g: open_g, why }, 'Thrown away')
+          }
+        >
+          Press and hold to throw away the open container: {formatMass(open_g)}
+        </HoldButton>
+      )}
       <HoldButton
         tone="stop"
         onHold={() =>
           void write({ type: 'thrown-away', lot: lot.id, pack: pack.id, mass_g: pack.mass_g, why }, 'Thrown away')
         }
       >
-        Press and hold to throw away
+        {onlyOpen ? `Press and hold to throw away all ${formatMass(pack.mass_g)}` : 'Press and hold to throw away'}
       </HoldButton>
       <Refusal sentence={otherError([])} />
     </>

@@ -24,6 +24,7 @@ import { useJudgeContext } from '../book/bookStore'
 import { Field, readField } from '../controls/Field'
 import { FreshnessLine } from '../freshness/FreshnessLine'
 import { HoldButton } from '../controls/HoldButton'
+import { sayRefused } from '../controls/said'
 import { useNote } from '../controls/useNote'
 import { AskEater } from './AskEater'
 import { HowWasIt } from './HowWasIt'
@@ -164,6 +165,8 @@ function Serving({
       'Served',
     )
     if (noted.ok) setPortions({})
+    // The food itself may be gone from the list by then: the sentence stays where it is read.
+    else sayRefused(noted.message)
   }
   const toggle = ({ eater, verdict }: { eater: EaterState; verdict: EaterVerdict }, on: boolean) => {
     const rest = Object.fromEntries(Object.entries(portions).filter(([id]) => id !== eater.id))

@@ -29,7 +29,7 @@ export const served: EntryDef<Served, LotState> = {
 const SCALE_g = 0.5
 
 /** What is left in the container of a pack that is not full, g; 0 where all are. */
-function broken_g({ packed_g, containers, mass_g }: PackState): number {
+export function broken_g({ packed_g, containers, mass_g }: PackState): number {
   const each_g = packed_g / Math.max(1, containers)
   const rest_g = mass_g - each_g * Math.floor((mass_g + SCALE_g) / each_g)
   return rest_g <= SCALE_g ? 0 : rest_g
