@@ -1,11 +1,10 @@
-import type { Catalogue } from '../flora/catalogue'
 import type { Caution, Taxon, Use } from '../flora/taxon'
 import type { Sensitivity } from '../flora/vocabulary'
 import type { EaterState } from '../log/houseState'
 import { lotUse } from '../treatment/batchUse'
-import { formatList } from '../quantity/format'
+import { formatList, withCapital } from '../quantity/format'
 import { plainWords } from '../flora/vocabulary'
-import { commonName } from '../flora/catalogue'
+import { nameInText, type Catalogue } from '../flora/catalogue'
 import type { EatenServing } from './eaten'
 import { ordinaryPortion_g } from './portion'
 
@@ -75,7 +74,7 @@ export function sharedLeft(input: {
       if (its === undefined || !sharedOf(its, eater).includes(hazard)) return []
       return [
         {
-          name: commonName(other),
+          name: nameInText(other),
           other,
           raw_g,
           ...partOf(its, capsFor(its, eater, cautionsFor(its, eater), undefined)),
@@ -91,7 +90,7 @@ export function sharedLeft(input: {
     return [
       {
         left_g: Math.max(0, most - had) * mine.perPortion_g,
-        why: `${plainWords(hazard)} adds up over the day: ${names} held some too.`,
+        why: `${withCapital(plainWords(hazard))} adds up over the day: ${names} held some too.`,
       },
     ]
   })

@@ -1,0 +1,248 @@
+import { describe, expect, it } from 'vitest'
+import { allergensOf } from '../flora/allergens'
+import { CATALOGUE } from '../flora/records'
+import { misspelt } from '../flora/search'
+import { strangeIngredient } from '../flora/poisonous'
+import { isFoodOfOwn, ownTaxon, refuseOwnPlant } from '../flora/own'
+import { eaterVerdict } from '../gates/plate'
+import { groundAt } from '../ground/ofPatch'
+import { heldFood } from '../lot/held'
+import { foodReach } from '../lot/foodReach'
+import { isStopped } from '../lot/stopped'
+import type { Saying } from '../log/stamp'
+import { bringIn, CLEAN, cook, household, load, Pen } from '../test/pen'
+import { bringInKind, creeper, makeSafeKind, meetAll, tasteOf } from '../test/plants'
+import { alsoAte } from './illHold'
+import { plantsServed } from './eaten'
+
+const opened = () => meetAll(household(new Pen()))
+const said = ({ proposal }: ReturnType<Pen['try']>) => (proposal.ok ? 'taken' : proposal.message)
+const serve = (pen: Pen, lot: string, mass_g: number, eater = 'ann', at?: string) =>
+  said(pen.try({ type: 'served', lot, pack: null, dish: 'soup', portions: [{ eater, mass_g }] }, at))
+const eater = (pen: Pen, over: Partial<Saying<'eater-noted'>['eater']>) =>
+  pen.write({ type: 'eater-noted', eater: { id: 'di', name: 'Di', kind: 'adult', sensitivities: [], ...over } })
+/** Somebody who had each of these plants before: no first taste is in the way. */
+const hadBefore = (pen: Pen, lots: readonly string[], who = 'ann') => {
+  for (const lot of lots)
+    pen.force({ type: 'served', lot, pack: null, dish: 'long ago', portions: [{ eater: who, mass_g: 1 }] }, '2027-05-01T08:00:00.000Z') // prettier-ignore
+  return pen
+}
+const add = (pen: Pen, name: string, over: Partial<Saying<'ingredient-added'>> = {}) =>
+  pen.try({ type: 'ingredient-added', lot: 'A', what: 'other', name, mass_g: 50, ...over })
+
+describe('amounts', () => {
+  it('follow the plant: through water lost and not weighed again, drying, and what is put to it', () => {
+    const raw_per_g = (pen: Pen) => plantsServed(pen.lot(), CATALOGUE)[0]?.raw_per_g ?? 0
+    const unweighed = load(bringIn(opened()), 900) && bringIn(opened())
+    expect(raw_per_g(unweighed)).toBe(1)
+    load(unweighed, 900)
+    // Not weighed again it is taken to have shrunk as far as such tops do.
+    expect(raw_per_g(unweighed)).toBeCloseTo(1 / 0.6)
+    const weighed = cook(opened())
+    expect(raw_per_g(weighed)).toBeCloseTo(900 / 700)
+    weighed.write({ type: 'ingredient-added', lot: 'A', what: 'water', name: 'water', mass_g: 700 })
+    expect(raw_per_g(weighed)).toBeCloseTo(900 / 1400)
+    const dried = bringIn(opened())
+    dried.write({ type: 'way-chosen', lot: 'A', protocol: 'dried for tea or powder', goal: 'dry' })
+    const begun = dried.write({ type: 'step-begun', lot: 'A', protocol: 'dried for tea or powder', step: 2, load: 1, mass_g: 900 }) // prettier-ignore
+    const out = { type: 'step-done', lot: 'A', begun: begun.id, outcome: 'done', minutes: 700, temp_C: 40 } as const
+    dried.wait(700).write({ ...out, backToBoil_s: null, driedTo_g: 119, checked: true, water: null })
+    expect(raw_per_g(dried)).toBeCloseTo(900 / 119)
+  })
+  it('add up over the day by plant, and by what plants share', () => {
+    const pen = hadBefore(cook(opened()), ['A'])
+    makeSafeKind(bringInKind(pen, 'beet', 'B'), 'beet', 'B')
+    hadBefore(pen, ['B'])
+    const most = (lot: string) => eaterVerdict(pen.lot(lot), pen.context, 'ann').most_g
+    const alone = most('B')
+    expect(serve(pen, 'A', 150)).toBe('taken')
+    // Nettle and beet both hold oxalate: what was had of the one counts against the other.
+    expect(most('B')).toBeLessThan(alone)
+    expect(eaterVerdict(pen.lot('B'), pen.context, 'ann').reasons.join(' ')).toMatch(
+      /adds up over the day: nettle held some too/,
+    )
+    expect(serve(pen, 'A', 60)).toMatch(/is more than/)
+    expect(serve(pen.wait(1), 'A', 20)).toBe('taken')
+  })
+  it('of a caution to limit without a figure are one portion a day; a child’s are half an adult’s, and said to be', () => {
+    const pen = cook(opened())
+    eater(pen, { sensitivities: ['anticoagulant'] })
+    hadBefore(pen, ['A'], 'di')
+    expect(serve(pen, 'A', 90, 'di')).toMatch(/No figure is on record: one ordinary portion a day/)
+    expect(serve(pen, 'A', 70, 'di')).toBe('taken')
+  })
+})
+
+describe('what is put to food', () => {
+  it('carries its allergens to the table, by its name or by what the cook read on the packet', () => {
+    const pen = cook(opened())
+    eater(pen, { sensitivities: ['nut-allergy'] })
+    expect(said(add(pen, 'bought walnuts'))).toBe('taken')
+    expect(serve(pen, 'A', 5, 'di')).toMatch(/Di must not eat this: there is bought walnuts in it \(tree nuts\)/)
+    expect(serve(pen, 'A', 5)).toBe('taken')
+    const unknown = cook(opened())
+    eater(unknown, { sensitivities: ['milk-allergy'] })
+    expect(said(add(unknown, 'green sauce'))).toBe('taken')
+    expect(serve(unknown, 'A', 5, 'di')).toMatch(/Di has a food allergy, and nobody said what green sauce holds/)
+    expect(serve(unknown, 'A', 5)).toBe('taken')
+    const told = cook(opened())
+    eater(told, { sensitivities: ['milk-allergy'] })
+    expect(said(add(told, 'green sauce', { allergens: ['egg'] }))).toBe('taken')
+    expect(serve(told, 'A', 5, 'di')).toBe('taken')
+    const honey = cook(opened())
+    expect(said(add(honey, 'Honey'))).toBe('taken')
+    expect(eaterVerdict(honey.lot(), honey.context, 'bo').reasons[0]).toMatch(
+      /Bo must not eat this: there is Honey in it/,
+    )
+    expect([allergensOf('Pine nuts'), allergensOf('POTATOES'), allergensOf('nothing known')]).toEqual([['tree-nuts'], [], undefined]) // prettier-ignore
+  })
+  it('goes with the food into a batch', () => {
+    const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
+    makeSafeKind(bringInKind(pen, 'nettle', 'B'), 'nettle', 'B')
+    eater(pen, { sensitivities: ['nut-allergy'] })
+    add(pen, 'cashews')
+    pen.write({ type: 'joined', lot: 'J', code: 'J', parts: [{ lot: 'A', mass_g: 100 }, { lot: 'B', mass_g: 100 }] }) // prettier-ignore
+    tasteOf(pen, 'J')
+    expect(serve(pen, 'J', 5, 'di')).toMatch(/there is cashews in it/)
+    expect(serve(pen, 'B', 5, 'di')).toBe('taken')
+  })
+  it('is no plant of the list, no poison and no gathered fungus under another name', () => {
+    const against = (name: string) => said(add(cook(opened()), name))
+    expect(against('Ramsons')).toMatch(/^Ramsons is a plant of the plant list: weigh it in as a lot of its own/)
+    expect(against('monkshood')).toBe('monkshood poisons: it goes into no pot.')
+    expect(against('Conium')).toMatch(/poisons/)
+    expect(against('chanterelles')).toMatch(/gathered fungi go into no pot here/)
+    expect(against('tinned mushrooms')).toBe('taken')
+    expect(against('potatoes')).toBe('taken')
+    expect(strangeIngredient('hazelnuts', CATALOGUE)?.what).toBe('plant')
+  })
+})
+
+describe('who tastes', () => {
+  it('is somebody who may have it: no infant, nobody unasked, nobody who must not', () => {
+    const taste = (taster: string, prepare: (pen: Pen) => void = () => undefined) => {
+      const pen = load(bringIn(opened()), 900) && bringIn(opened())
+      load(pen, 900)
+      prepare(pen)
+      return said(pen.try({ type: 'tasted', lot: 'A', taster, bitter: 0, astringent: 0, crumb: false, accepts: true, alarm: null })) // prettier-ignore
+    }
+    expect(taste('ann')).toBe('taken')
+    expect(taste('bo')).toBe('Bo is an infant: an adult tastes for the others.')
+    expect(taste('cy')).toBe('Cy: allergies not asked yet. Ask first, then taste.')
+    expect(taste('nobody')).toMatch(/^Say who tastes/)
+    expect(taste('di', (pen) => { eater(pen, { sensitivities: ['nut-allergy'] }); add(pen, 'cashews') })).toMatch(/must not eat this/) // prettier-ignore
+  })
+})
+
+describe('somebody feels ill', () => {
+  const ill = (pen: Pen, who = 'ann') => pen.write({ type: 'felt-ill', eater: who, symptoms: 'cramps' })
+  it('and what they ate of is held, with its kin and its packs, for everybody, until it was not the food', () => {
+    const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
+    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'frozen', mass_g: 100, containers: 1, storeTemp_C: -19 })
+    pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 100, why: 'x' })
+    makeSafeKind(bringInKind(pen, 'nettle', 'C'), 'nettle', 'C')
+    eater(pen, {})
+    for (const who of ['ann', 'di']) expect(serve(pen, 'A', 10, who)).toBe('taken')
+    pen.wait(60)
+    ill(pen)
+    expect(serve(pen, 'B', 5, 'di')).toMatch(/Ann felt ill after eating of the same picking \(soup\)/)
+    expect(heldFood(pen.context).packs).toMatchObject([{ pack: 'p' }])
+    expect(serve(pen, 'C', 5, 'di')).toBe('taken')
+    expect(alsoAte(pen.log.state.house.ill[0]!, pen.log.state)).toEqual(['di'])
+    pen.write({ type: 'ill-explained', eater: 'ann', why: 'Dr Moor: a cold' })
+    expect(serve(pen, 'B', 5, 'di')).toBe('taken')
+    expect(heldFood(pen.context).packs).toEqual([])
+  })
+  it('days later, it is not put down to what was eaten before', () => {
+    const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
+    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'frozen', mass_g: 100, containers: 1, storeTemp_C: -19 })
+    serve(pen, 'A', 10)
+    pen.wait(60 * 24 * 4)
+    ill(pen)
+    expect(heldFood(pen.context).packs).toEqual([])
+  })
+  it('and a taste that was wrong after serving names everybody who ate; what was made of it is told at once', () => {
+    const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
+    serve(pen, 'A', 10)
+    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'frozen', mass_g: 100, containers: 1, storeTemp_C: -19 })
+    pen.write({ type: 'tasted', lot: 'A', taster: 'cy', bitter: 0, astringent: 0, crumb: false, accepts: false, alarm: 'numbness' }) // prettier-ignore
+    expect(heldFood(pen.context).servings).toMatchObject([{ dish: 'soup', eaters: ['ann'], gates: ['identity'] }])
+    expect(isStopped(pen.lot(), pen.context)).toBe(true)
+    expect(foodReach(pen.lot(), pen.log.state)).toMatchObject({ packs: [{ id: 'p' }], servings: [{ eaters: ['ann'] }] })
+  })
+})
+
+describe('facts', () => {
+  it('of the ground are those of the picking: waiting opens nothing, and what came later closes nothing', () => {
+    const pen = opened()
+    pen.write({ type: 'ground-noted', patch: 'wall', facts: { sprayed: { last: '2027-05-10T08:00:00.000Z', wait_days: 14 } } }) // prettier-ignore
+    bringInKind(pen, 'nettle', 'A')
+    const ground = (at = pen.now) => groundAt(pen.lot().weighedIn, { house: pen.log.state.house, catalogue: CATALOGUE, now: at })?.verdict.state // prettier-ignore
+    expect(ground('2035-01-01T00:00:00.000Z')).toBe('closed')
+    // A patch that is clean by a later word was not clean then.
+    pen.write({ type: 'ground-noted', patch: 'wall', facts: { sprayed: { last: null } } })
+    expect(ground()).toBe('closed')
+    const honest = bringInKind(opened(), 'nettle', 'A')
+    honest.wait(60 * 24).write({ type: 'ground-noted', patch: 'wall', facts: { sprayed: { last: honest.now } } })
+    expect(groundAt(honest.lot().weighedIn, { house: honest.log.state.house, catalogue: CATALOGUE, now: honest.now })?.verdict.state).toBe('open') // prettier-ignore
+    expect(Object.keys(CLEAN).length).toBeGreaterThan(5)
+  })
+  it('of the kitchen’s height are asked again at what was boiled there, when it is set right', () => {
+    const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
+    expect(serve(pen, 'A', 5)).toBe('taken')
+    const { at: _at, ...kitchen } = pen.log.state.house.kitchens[0]!
+    pen.write({ type: 'kitchen-set', kitchen: { ...kitchen, elevation_m: 2600 } })
+    expect(serve(pen, 'A', 5)).toMatch(/Make safe is ajar. Load 1 does not count for the blanch: The record accepts this boil up to 2,500 m/) // prettier-ignore
+    // Another kitchen is another kitchen.
+    const moved = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
+    moved.write({ type: 'kitchen-set', kitchen: { ...kitchen, name: 'High hut', elevation_m: 2600 } })
+    expect(serve(moved, 'A', 5)).toBe('taken')
+  })
+  it('of what was seen count by when they were written down: giving the cutting another time opens nothing', () => {
+    const pen = opened()
+    pen.write({ type: 'weighed-in', lot: 'A', code: 'A', taxon: 'Urtica dioica', part: 'leafy-top', stage: 'young', patch: 'wall', mass_g: 900, pickedAt: pen.now }) // prettier-ignore
+    pen.wait(30)
+    const cut = pen.write({ type: 'sorted', lot: 'A', stageSeen: 'young', kept_g: 800, trimmed_g: 100, trimmedTo: 'compost', wash: null }) // prettier-ignore
+    const seen = pen.now
+    pen.wait(10)
+    pen.write({ type: 'tell-seen', lot: 'A', character: 'leafMargin', answer: 'seen', states: ['serrate'] })
+    pen.wait(10)
+    pen.write({ type: 'redated', entry: cut.id, to: pen.now, why: 'a wrong clock' })
+    expect(pen.lot().firstCutAt! > seen).toBe(true)
+    expect(pen.try({ type: 'certain-attested', lot: 'A' }).proposal.ok).toBe(true)
+    expect(said(pen.try({ type: 'tasted', lot: 'A', taster: 'ann', bitter: 0, astringent: 0, crumb: false, accepts: true, alarm: null }))).toMatch(/Not seen before it was cut:.*leaf edge/) // prettier-ignore
+  })
+  it('of an eater that become laxer are asked for twice, and said on the plate', () => {
+    const pen = cook(opened())
+    eater(pen, { sensitivities: ['kidney-stone'] })
+    const laxer = { type: 'eater-noted', eater: { id: 'di', name: 'Di', kind: 'adult', sensitivities: [] } } as const
+    expect(said(pen.try(laxer))).toMatch(/^Until now Di was noted with: kidney stone\. Ask again/)
+    pen.write({ ...laxer, laxerConfirmed: true })
+    expect(eaterVerdict(pen.lot(), pen.context, 'di').reasons.at(-1)).toMatch(
+      /^Di: noted without kidney stone since Sun 16 May/,
+    )
+    expect(said(pen.try({ ...laxer, eater: { ...laxer.eater, kind: 'child' } }))).toBe('taken')
+  })
+})
+
+describe('a plant of one’s own', () => {
+  const refused = (over: Parameters<typeof creeper>[0]) => refuseOwnPlant(creeper(over), CATALOGUE)?.message
+  it('is no poison under its own name, nor misspelt, nor in a poisonous genus or family', () => {
+    expect(refused({ scientificName: 'Delphinium novum' })).toMatch(/Delphinium is a genus that has poisoned people/)
+    expect(refused({ scientificName: 'Digitaliss repens' })).toMatch(/Digitaliss is written nearly like Digitalis/)
+    expect(refused({ commonName: 'Water hemlock' })).toMatch(/is the name of a plant that poisons/)
+    expect(refused({ family: 'Solanaceae' })).toMatch(/Solanaceae are mostly poisonous/)
+    expect(refused({ scientificName: 'Cantharellus cibarius' })).toMatch(/gathered fungi are not put on record/)
+    expect(refused({ source: 'the goats eat it' })).toMatch(/is no ground/)
+    expect(misspelt('Urtica', ['Urtica', 'Cicuta'])).toBeUndefined()
+  })
+  it('is food only in a genus of the list, by a part of it that is widely eaten; others may be told, never eaten', () => {
+    expect(isFoodOfOwn({ scientificName: 'Malva neglecta', part: 'leaf' })).toBe(true)
+    expect(isFoodOfOwn({ scientificName: 'Malva neglecta', part: 'root' })).toBe(false)
+    expect(ownTaxon(creeper(), CATALOGUE)).toMatchObject({ role: 'bystander', uses: [] })
+    expect(ownTaxon(creeper({ scientificName: 'Malva neglecta', family: 'Malvaceae' }), CATALOGUE)).toMatchObject({ role: 'food', uses: [{ part: 'leaf' }] }) // prettier-ignore
+    expect(refused({ scientificName: 'Malva neglecta', family: 'Rosaceae' })).toBe(
+      'Malva belongs to the Malvaceae. Choose that.',
+    )
+  })
+})
