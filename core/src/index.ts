@@ -46,6 +46,7 @@ export * from './gates/verdict'
 // How fresh it is
 export * from './freshness/freshness'
 export * from './freshness/life'
+export type * from './freshness/lifeContext'
 export * from './freshness/lifeLimits'
 export * from './freshness/storedAs'
 

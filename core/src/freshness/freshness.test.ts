@@ -23,6 +23,11 @@ const pack = (pen: Pen, lot: string, id: string, over: Partial<Saying<'packed'>>
     .proposal
 const open = (pen: Pen, lot: string, id: string, into: string, mass_g = 60) =>
   pen.try({ type: 'opened', lot, pack: id, into, code: into, mass_g }).proposal
+const firstPack = (pen: Pen, lot: string) => {
+  const [first] = pen.lot(lot).packs
+  if (first === undefined) throw new RangeError('expected a pack')
+  return first
+}
 const put = (pen: Pen, lot: string, place: 'cold' | 'kitchen' | 'hot', temp_C: number | null) =>
   pen.write({ type: 'placed', lot, place, temp_C })
 
@@ -118,7 +123,7 @@ describe('a store', () => {
     pack(pen, 'A', 'p', { mass_g: 200 })
     pen.wait(30 * DAY)
     expect(open(pen, 'A', 'p', 'C').ok).toBe(true)
-    expect(packView(pen.lot('A'), pen.lot('A').packs[0]!, pen.context)).toMatchObject({ opened: pen.now, state: 'good' }) // prettier-ignore
+    expect(packView(pen.lot('A'), firstPack(pen, 'A'), pen.context)).toMatchObject({ opened: pen.now, state: 'good' }) // prettier-ignore
     expect(pack(pen, 'C', 'again', { mass_g: 50 }).ok).toBe(true)
     expect(serve(pen.copy().wait(20 * HOUR), 'C', 5, 'again')).toBe('served')
     expect(serve(pen.copy().wait(30 * HOUR), 'C', 5, 'again')).toMatch(/Opened or thawed; it kept 1 day from then/)
@@ -137,7 +142,7 @@ describe('a store', () => {
     open(pen, 'A', 'p', 'D', 30)
     expect(pen.lot('A').packs[0]).toMatchObject({ mass_g: 170, openedAt: pen.now })
     pen.wait(2 * DAY)
-    const view = () => packView(pen.lot('A'), pen.lot('A').packs[0]!, pen.context)
+    const view = () => packView(pen.lot('A'), firstPack(pen, 'A'), pen.context)
     expect(view()).toMatchObject({ state: 'discard', open_g: 70 })
     // The open one thrown away, the closed one keeps its own time.
     pen.write({ type: 'thrown-away', lot: 'A', pack: 'p', mass_g: 70, why: 'its time ended' })
@@ -171,8 +176,8 @@ describe('a store', () => {
     const frozen = cooked()
     pack(frozen, 'A', 'p', { mass_g: 200 })
     frozen.wait(DAY).write({ type: 'store-read', lot: 'A', pack: 'p', temp_C: 2 })
-    expect(packFreshness(frozen.lot('A').packs[0]!, frozen.copy().wait(20 * HOUR).context).state).toBe('fresh')
-    expect(packFreshness(frozen.lot('A').packs[0]!, frozen.copy().wait(30 * HOUR).context).state).toBe('over')
+    expect(packFreshness(firstPack(frozen, 'A'), frozen.copy().wait(20 * HOUR).context).state).toBe('fresh')
+    expect(packFreshness(firstPack(frozen, 'A'), frozen.copy().wait(30 * HOUR).context).state).toBe('over')
   })
   it('past its time is opened no more, only thrown away, in one act', () => {
     const pen = cooked()

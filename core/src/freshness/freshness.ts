@@ -1,22 +1,13 @@
 import type { StoreRule } from '../flora/taxon'
 import { bestBefore, storeRule } from '../keep/storage'
 import { kitchenAt } from '../log/houseState'
+import type { LifeContext } from './lifeContext'
 import { onceEach } from '../lot/onceEach'
 import type { LotState, PackState } from '../lot/lotState'
 import { formatDays, formatSpan } from '../quantity/format'
 import { addDays, formatDay, timeOf, toMs, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
-import {
-  courseOf,
-  endsIf,
-  warmMost,
-  packLife,
-  storeWhere,
-  type Course,
-  type Ending,
-  type Life,
-  type LifeContext,
-} from './life'
+import { courseOf, endsIf, warmMost, packLife, storeWhere, type Course, type Ending, type Life } from './life'
 import { COLD_AT_MOST_C, HOT_AT_LEAST_C, rawKeeping, WARM_AT_MOST_min, WILTS } from './lifeLimits'
 import { opNoun } from '../lot/opNoun'
 import { storedAs } from './storedAs'

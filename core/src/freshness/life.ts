@@ -1,7 +1,5 @@
-import type { Catalogue } from '../flora/catalogue'
 import type { StoreRule, Use } from '../flora/taxon'
 import { discardBy, storeRule } from '../keep/storage'
-import type { HouseState } from '../log/houseState'
 import type { BathFact, LotState, PackState, Stay, StepRun, StoreReading } from '../lot/lotState'
 import { addDays, fromMs, MINUTE_ms, minutesBetween, toMs, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
@@ -23,15 +21,9 @@ import {
   type RawKeeping,
 } from './lifeLimits'
 import { steadyTimes } from '../keep/steady'
+import type { LifeContext } from './lifeContext'
 import { storedAs } from './storedAs'
 import { isWet } from '../keep/wettings'
-
-/** What the freshness of food is judged by. */
-export interface LifeContext {
-  readonly book: { readonly house: HouseState }
-  readonly catalogue: Catalogue
-  readonly now: Instant
-}
 
 /** raw: whole, as picked; moist: its flesh laid open or wetted, never heated since; leached: out of a bath, and still to be cooked or dried; steady: sour, sweet or salt enough, by measure. */
 export type LifeKind = 'raw' | 'moist' | 'leached' | 'cooked' | 'dry' | 'steady'

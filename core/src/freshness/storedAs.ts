@@ -2,7 +2,7 @@ import { lotUse } from '../treatment/batchUse'
 import { protocolOf, treatmentProgress } from '../treatment/progress'
 import type { StoredAs } from '../keep/storage'
 import { strandsOf, type LotState } from '../lot/lotState'
-import type { LifeContext } from './life'
+import type { LifeContext } from './lifeContext'
 import { wettings } from '../keep/wettings'
 
 /** What had been done to the lot: dried within its limit and not wetted since, made safe, or neither. */

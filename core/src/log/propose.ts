@@ -470,7 +470,8 @@ function checkLotEntry(
       if (countsNowhere(entry)) return no('taster', 'A stand-in tastes nothing. Taste it yourself, and note that.')
       if (entry.alarm !== null) return OK
       {
-        const against = tasterAgainst(entry.taster, lot, context)
+        // The simulated tongue of the demonstration is nobody's.
+        const against = entry.simulated === true ? undefined : tasterAgainst(entry.taster, lot, context)
         if (against !== undefined) return no('taster', against)
       }
       return entry.crumb ? checkCrumb(lot, context) : checkAct('taste', lot, context)

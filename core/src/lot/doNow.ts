@@ -516,7 +516,13 @@ function bathNext(
   lot: LotState,
 ): Omit<DoNow, 'by'> {
   if (baths === undefined) throw new RangeError('bathNext: expected a step with baths')
-  const { counted, least, running, taste } = baths
+  const { counted, least, running, taste, uncounted } = baths
+  const wrong = uncounted.at(-1)
+  const last_ended = lot.baths.findLast(({ endedAt }) => endedAt !== null)
+  const missed =
+    wrong !== undefined && wrong.bath.entry === last_ended?.entry
+      ? { missed: `The last bath does not count: ${wrong.why}.` }
+      : {}
   const limit = step.limit?.measure === 'baths' ? step.limit : undefined
   const last = taste ?? null
   const tasteDue = running === undefined && counted >= least && taste === undefined && lot.baths.length > 0
@@ -534,6 +540,7 @@ function bathNext(
         ? `Now: ${plainWords(step.op)}`
         : `Bath ${counted + 1}: fresh water`
   return {
+    ...missed,
     act: {
       kind: 'bath',
       step: index,

@@ -23,7 +23,7 @@ import { LeachForecast } from './LeachForecast'
 import { WayChoice } from './WayChoice'
 import { Refusal } from '../controls/Refusal'
 import { OnDemand } from '../controls/OnDemand'
-import { formatVolume } from '../units/units'
+import { formatVolume, formatTemp } from '../units/units'
 
 const WaysCompared = lazy(() => import('./WaysCompared'))
 const LeachPlanner = lazy(() => import('./LeachPlanner'))
@@ -60,6 +60,7 @@ export function BathForm({
   const { running, endsAt } = act
   const step = protocol?.steps[act.step]
   const limit = step?.limit
+  const atMost_C = limit?.measure === 'baths' ? limit.atMost_C : undefined
   const flows = step?.op === 'leach-running'
   // Running water has no ratio, and equal baths say nothing of it.
   const ratio = step?.waterRatio
@@ -71,7 +72,12 @@ export function BathForm({
   const pour = (fresh: boolean) => {
     const read = {
       water_mL: readField(water),
-      temp_C: temp.trim() === '' ? { value: null } : readField(temp),
+      temp_C:
+        temp.trim() !== ''
+          ? readField(temp)
+          : atMost_C === undefined
+            ? { value: null }
+            : { error: `Measure the water: a bath counts at ${formatTemp(atMost_C)} or below.` },
       litre_s: !flows || litre.trim() === '' ? { value: null } : readPace(litre),
     }
     const wrong = Object.entries(read).flatMap(([field, each]) => ('error' in each ? [[field, each.error]] : []))
@@ -106,11 +112,11 @@ export function BathForm({
   )
   const tempField = (
     <NumberField
-      label="It is at"
+      label="The water is at"
       unit="°C"
       value={temp}
       onChange={setTemp}
-      hint="may be left empty"
+      hint={atMost_C === undefined ? 'may be left empty' : `MUST: ${formatTemp(atMost_C)} or below`}
       error={faults['temp_C']}
     />
   )

@@ -1,5 +1,7 @@
 import {
   CHARACTERS,
+  FOOD_GENERA,
+  formatList,
   HABITAT_STATES,
   LIFE_FORMS,
   OWN_KEY_TELLS,
@@ -12,7 +14,7 @@ import {
   type Stage,
 } from '@ellop/core'
 import { Button, Checkbox, Input, Select } from 'antd'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { Field } from '../controls/Field'
@@ -37,6 +39,16 @@ const EMPTY: OwnPlant = {
 }
 const FIELDS = ['scientificName', 'commonName', 'family', 'source', 'keyCharacters', 'characters', 'lookalikes']
 
+/** A genus that is on no list: noted and told apart, never eaten. */
+const OTHER_GENUS = '?'
+const GENERA = [
+  ...Object.entries(FOOD_GENERA).map(([genus, { family, parts }]) => ({
+    value: genus,
+    label: `${genus} · ${family} · ${formatList(parts.map(plainWords))}`,
+  })),
+  { value: OTHER_GENUS, label: 'another genus: told, never eaten' },
+]
+
 /** A plant of one's own, step by step: what it is, how it is told, what it is taken for, what of it is eaten and who says so. */
 export default function OwnPlantPlace() {
   const { catalogue } = useJudgeContext()
@@ -49,7 +61,22 @@ export default function OwnPlantPlace() {
     const noted = await write({ type: 'plant-recorded', plant: trimmed(plant) }, 'On record in your book')
     if (noted.ok) await navigate(`/plant/${encodeURIComponent(plant.scientificName.trim())}`)
   }
-  const line = (field: 'scientificName' | 'commonName' | 'family' | 'source', label: string, hint: string) => (
+  const [genus = '', ...epithets] = plant.scientificName.split(' ')
+  const species = epithets.join(' ')
+  const listed = FOOD_GENERA[genus] !== undefined
+  const families = useMemo(
+    () =>
+      [
+        ...new Set([
+          ...catalogue.taxa.map((each) => each.family),
+          ...Object.values(FOOD_GENERA).map((each) => each.family),
+        ]),
+      ].sort(),
+    [catalogue],
+  )
+  const chooseGenus = (chosen: string) =>
+    set({ scientificName: `${chosen} ${species}`, family: FOOD_GENERA[chosen]?.family ?? '' })
+  const line = (field: 'commonName' | 'source', label: string, hint: string) => (
     <Field label={label} hint={hint} error={errorOf(field)}>
       {(id, describedBy) => (
         <Input
@@ -74,9 +101,64 @@ export default function OwnPlantPlace() {
       <section className="card">
         <h2>1 What it is</h2>
         <div className="form three">
-          {line('scientificName', 'Scientific name', 'Genus and species. What is on record already stays as it is.')}
+          <Field label="Genus" error={errorOf('scientificName')}>
+            {(id) => (
+              <Select
+                id={id}
+                size="large"
+                showSearch
+                optionFilterProp="label"
+                value={genus === '' ? null : listed ? genus : OTHER_GENUS}
+                onChange={chooseGenus}
+                options={GENERA}
+              />
+            )}
+          </Field>
+          {!listed && genus !== '' && (
+            <Field
+              label="Which genus"
+              hint="It is told apart here and never eaten: no food use of it is on the shipped list."
+            >
+              {(id, describedBy) => (
+                <Input
+                  id={id}
+                  aria-describedby={describedBy}
+                  size="large"
+                  maxLength={60}
+                  value={genus === OTHER_GENUS ? '' : genus}
+                  onChange={(event) =>
+                    set({ scientificName: `${event.target.value.trim() || OTHER_GENUS} ${species}` })
+                  }
+                />
+              )}
+            </Field>
+          )}
+          <Field label="Species" hint="The second word of its scientific name.">
+            {(id, describedBy) => (
+              <Input
+                id={id}
+                aria-describedby={describedBy}
+                size="large"
+                maxLength={60}
+                value={species}
+                onChange={(event) => set({ scientificName: `${genus || OTHER_GENUS} ${event.target.value}` })}
+              />
+            )}
+          </Field>
           {line('commonName', 'What you call it', 'One name.')}
-          {line('family', 'Family', 'As in a flora.')}
+          <Field label="Family" error={errorOf('family')}>
+            {(id) => (
+              <Select
+                id={id}
+                size="large"
+                showSearch
+                disabled={listed}
+                value={plant.family === '' ? null : plant.family}
+                onChange={(family) => set({ family })}
+                options={families.map((each) => ({ value: each, label: each }))}
+              />
+            )}
+          </Field>
         </div>
         <div className="form two">
           <Field label="It lives as">
