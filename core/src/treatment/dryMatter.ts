@@ -50,7 +50,10 @@ function firstOf(run: StepRun, lot: LotState): StepRun {
   )
   const cameOut_g = before?.done?.driedTo_g ?? null
   if (before === undefined || cameOut_g === null) return run
-  const sameFood = Math.abs(cameOut_g - run.mass_g) <= TAKEN_UP_WITHIN * cameOut_g
+  // Weighed as it came out, or put back without weighing it again.
+  const sameFood = [cameOut_g, before.mass_g].some(
+    (mass_g) => Math.abs(mass_g - run.mass_g) <= TAKEN_UP_WITHIN * mass_g,
+  )
   const wetted = wettings(lot).some((at) => at >= before.begunAt && at <= run.begunAt)
   return sameFood && !wetted ? firstOf(before, lot) : run
 }
