@@ -136,6 +136,7 @@ function minutesAt(limit: CriticalLimit, elevation_m: number): number | undefine
       ? undefined
       : limit.minutes + limit.added.reduce((sum, { from_m, minutes }) => sum + (elevation_m >= from_m ? minutes : 0), 0)
   if (limit.measure === 'food-temperature') return boils_C(elevation_m) >= limit.temp_C ? limit.minutes : undefined
+  if (limit.measure === 'ph') return limit.minutes ?? 0
   return limit.measure === 'baths' ? limit.minutes : 0
 }
 
@@ -353,7 +354,7 @@ function carryOut(
     let [kept_g, waterKept] = [0, false]
     for (const each of again ? [slip, undefined] : [slip]) {
       if (each === 'skipped') continue
-      const kept = step.limit?.measure === 'baths' ? leach(index, step.limit, each) : load(step, index, each)
+      const kept = step.limit?.measure === 'baths' ? leach(step, index, step.limit, each) : load(step, index, each)
       kept_g += leached ? kept : 0
       waterKept ||= each === 'water kept'
     }
@@ -375,7 +376,17 @@ function carryOut(
     const moisture = step.startMoisture?.high ?? use.moisture?.high ?? 0.9
     const dry_g = limit?.measure === 'dried-to' ? (mass_g * (1 - moisture)) / (1 - limit.moisture) : null
     const outcome = slip === 'off-boil' || slip === 'stopped' ? slip : 'done'
-    const begun = write({ type: 'step-begun', lot, protocol: protocol.name, step: index, load: 1, mass_g }, minutes + 1)
+    const begun = write({ type: 'step-begun', lot, protocol: protocol.name, step: index, load: 1, mass_g })
+    // A ferment without its salt is none.
+    if (limit?.measure === 'ph' && limit.saltAtLeast !== undefined)
+      write({
+        type: 'ingredient-added',
+        lot,
+        what: 'salt',
+        name: 'salt',
+        mass_g: Math.ceil(LOT_g * limit.saltAtLeast * 1.1),
+      })
+    pen.wait(minutes)
     if (limit?.measure === 'ph')
       write({
         type: 'reading-taken',
@@ -400,7 +411,7 @@ function carryOut(
     const missed =
       asked === undefined ||
       ['off-boil', 'stopped', 'unchecked'].includes(slip ?? '') ||
-      (slip === 'short' && asked > 0 && ['rolling-boil', 'food-temperature'].includes(limit.measure)) ||
+      (slip === 'short' && asked > 0 && ['rolling-boil', 'food-temperature', 'ph'].includes(limit.measure)) ||
       (slip === 'cold' && ['rolling-boil', 'food-temperature'].includes(limit.measure)) ||
       (slip === 'wet' && limit.measure === 'dried-to') ||
       (slip === 'weak' && limit.measure === 'ph')
@@ -408,10 +419,15 @@ function carryOut(
   }
 
   /** Baths and a crumb; gives the lot's grams where they were enough. */
-  function leach(index: number, limit: Extract<CriticalLimit, { measure: 'baths' }>, slip: Slip | undefined): number {
+  function leach(
+    step: Step,
+    index: number,
+    limit: Extract<CriticalLimit, { measure: 'baths' }>,
+    slip: Slip | undefined,
+  ): number {
     const count = limit.least - (slip === 'half' ? 1 : 0)
     const each_min = limit.minutes * (slip === 'short' ? 0.7 : 1) + (slip === 'short' ? -3 : 1)
-    const fresh = { water_mL: 4000, temp_C: Math.min(8, limit.atMost_C ?? 8) }
+    const fresh = { water_mL: 20_000, temp_C: step.op === 'leach-hot' ? 97 : Math.min(8, limit.atMost_C ?? 8) }
     for (let bath = 0; bath < count; bath += 1)
       write({ type: 'bath-changed', lot, protocol: protocol.name, step: index, fresh }, Math.max(1, each_min))
     write({ type: 'bath-changed', lot, protocol: protocol.name, step: index, fresh: null })
