@@ -69,7 +69,7 @@ test('a puree of raw tips five days over is stopped: it says since when, and onl
   const card = page.locator('.card', { has: page.getByRole('heading', { name: /^Cut up, pounded/ }) })
   await card.getByText('pounded or pureed').click()
   await card.getByRole('button', { name: 'Save what was done' }).click()
-  await expect(page.locator('.fresh-line').first()).toContainText('Raw and cut or wet')
+  await expect(page.locator('.fresh-line').first()).toContainText('Cut, wet or half cooked')
   await page.clock.fastForward(5 * DAY_ms)
   await page.goto('/lot/27-008')
   await expect(page.locator('#now-title')).toHaveText('Stop: not food')

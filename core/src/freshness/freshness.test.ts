@@ -68,7 +68,9 @@ describe('raw food', () => {
     const pen = ramsons()
     pen.write({ type: 'cut-up', lot: 'R', how: 'pounded' })
     expect(serve(pen.copy().wait(3 * HOUR), 'R')).toBe('served')
-    expect(serve(pen.copy().wait(5 * HOUR), 'R')).toMatch(/^Sort is closed. Raw and cut or wet, made .*it stood warm/)
+    expect(serve(pen.copy().wait(5 * HOUR), 'R')).toMatch(
+      /^Sort is closed. Cut, wet or half cooked, made .*it stood warm/,
+    )
     expect(serve(ramsons().wait(5 * HOUR), 'R')).toBe('served')
     const oil = ramsons()
     oil.write({ type: 'ingredient-added', lot: 'R', what: 'oil', name: 'olive oil', mass_g: 200 })

@@ -5,9 +5,19 @@ import type { LifeContext } from './lifeContext'
 import { onceEach } from '../lot/onceEach'
 import type { LotState, PackState } from '../lot/lotState'
 import { formatDays, formatSpan } from '../quantity/format'
-import { addDays, formatDay, timeOf, toMs, type Instant } from '../quantity/instant'
+import { addDays, formatDay, fromMs, MINUTE_ms, timeOf, toMs, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
-import { courseOf, endsIf, warmMost, packLife, storeWhere, type Course, type Ending, type Life } from './life'
+import {
+  bathAtMost,
+  courseOf,
+  endsIf,
+  warmMost,
+  packLife,
+  storeWhere,
+  type Course,
+  type Ending,
+  type Life,
+} from './life'
 import { COLD_AT_MOST_C, HOT_AT_LEAST_C, rawKeeping, WARM_AT_MOST_min, WILTS } from './lifeLimits'
 import { opNoun } from '../lot/opNoun'
 import { storedAs } from './storedAs'
@@ -34,8 +44,22 @@ export interface Freshness {
 /** How fresh a lot in hand is. Of a lot of which nothing is left it says how it was when the last of it went. */
 export const freshnessOf: (lot: LotState, context: LifeContext) => Freshness = onceEach((lot, context) => {
   const course = courseOf(lot, context)
-  return tell(course.life, course, context)
+  return inBath(tell(course.life, course, context), lot, course, context)
 })
+
+/** Of a lot that lies in water: until when in this water. */
+function inBath(freshness: Freshness, lot: LotState, { use }: Course, context: LifeContext): Freshness {
+  const bath = lot.baths.find(({ endedAt }) => endedAt === null)
+  if (bath === undefined || freshness.state === 'over') return freshness
+  const until = fromMs(toMs(bath.begunAt) + bathAtMost(bath, use) * MINUTE_ms)
+  const when = whenIn(context)
+  return {
+    ...freshness,
+    until,
+    left: shareLeft(bath.begunAt, until, context.now),
+    says: `In its water since ${when(bath.begunAt)}. In this one it keeps until ${when(until)}; change the water before.`,
+  }
+}
 
 /** How fresh what is in a pack is: from its whole lineage, its store and its opening. */
 export const packFreshness: (pack: PackState, context: LifeContext) => Freshness = onceEach((pack, context) => {
@@ -95,7 +119,7 @@ function whenIn({ book: { house }, now }: LifeContext): When {
 
 const KIND_WORDS: Readonly<Record<Life['kind'], string>> = {
   raw: 'Raw',
-  moist: 'Raw and cut or wet',
+  moist: 'Cut, wet or half cooked',
   leached: 'Out of its bath, not cooked yet',
   cooked: 'Cooked',
   dry: 'Dry',

@@ -225,7 +225,7 @@ describe('a lot on screen', () => {
     expect([loadsToGo(900, 180), loadsToGo(900.6, 180), loadsToGo(10, undefined)]).toEqual([5, 5, 1])
     expect(waterVerdict(pen.lot(), pen.context)).toEqual({
       keep: false,
-      says: 'Throw it away: Bo must not have it (infant); Cy was not asked.',
+      says: 'Throw away the water, not the food: unsafe for Bo (infant); Cy was not asked about allergies yet.',
     })
     const adult = { kind: 'adult', sensitivities: [] } as const
     pen.log = addEntries(pen.log, [
@@ -234,7 +234,7 @@ describe('a lot on screen', () => {
     ])
     expect(waterVerdict(pen.lot(), pen.context)).toMatchObject({
       keep: true,
-      says: 'Keep it for soup, or to cook grain in: Wall is not fed, and nobody at the table is an infant or has trouble with the kidneys.',
+      says: 'Keep the water for soup, or to cook grain in: Wall is not manured, and nobody at the table is an infant or has trouble with the kidneys.',
     })
   })
 })

@@ -102,7 +102,7 @@ export function waterVerdict(
     const out = asked.control.map(plainWords)
     return {
       keep: false,
-      says: `Throw it away: it holds ${out.length === 0 ? 'what it took out' : `the ${formatList(out)} that it took out`}. Not for soup, stock or beasts.`,
+      says: `Throw away the water, not the food. The water holds ${out.length === 0 ? 'what it took out' : `the ${formatList(out)} that it took out`}. Not for soup, stock or beasts.`,
     }
   }
   return waterByTable(lot, context)
@@ -119,16 +119,16 @@ function waterByTable(lot: LotState, context: JudgeContext): WaterVerdict {
       kind === 'infant' || (sensitivities ?? []).some((each) => each === 'kidney-disease' || each === 'kidney-stone'),
   )
   const reasons = [
-    ...(fed ? ['the ground is fed or nobody knows, so the water carries nitrate'] : []),
-    ...barred.map(({ name, kind }) => `${name} must not have it (${kind === 'infant' ? 'infant' : 'kidneys'})`),
-    ...unasked.map(({ name }) => `${name} was not asked`),
+    ...(fed ? ['the ground is manured or nobody knows, so the water carries nitrate'] : []),
+    ...barred.map(({ name, kind }) => `unsafe for ${name} (${kind === 'infant' ? 'infant' : 'kidneys'})`),
+    ...unasked.map(({ name }) => `${name} was not asked about allergies yet`),
   ]
   return reasons.length === 0
     ? {
         keep: true,
-        says: `Keep it for soup, or to cook grain in: ${patch?.name ?? 'the ground'} is not fed, and nobody at the table is an infant or has trouble with the kidneys.`,
+        says: `Keep the water for soup, or to cook grain in: ${patch?.name ?? 'the ground'} is not manured, and nobody at the table is an infant or has trouble with the kidneys.`,
       }
-    : { keep: false, says: `Throw it away: ${reasons.join('; ')}.` }
+    : { keep: false, says: `Throw away the water, not the food: ${reasons.join('; ')}.` }
 }
 
 /** How many loads are still to go, at the size planned; one where none is planned. */
