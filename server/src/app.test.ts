@@ -44,6 +44,11 @@ describe('the server', () => {
     expect(later.days).toEqual(days.filter(({ day }) => day >= '2027-05-01'))
     expect(((await (await ask('&mode=gaps')).json()) as Told).days.length).toBeLessThan(days.length)
     expect((await ask('&mode=down')).status).toBe(503)
+    const long = await get('/station/weather?from=0001-01-01&today=2027-05-16&latitude_deg=47&elevation_m=1180')
+    expect([long.status, await long.json()]).toEqual([
+      400,
+      { message: 'from and today may be 1500 days apart at most. Ask for less at once.' },
+    ])
     const refused = await get('/station/weather?from=soon&today=2027-05-16&latitude_deg=47&elevation_m=1180')
     expect([refused.status, await refused.text()]).toEqual([400, expect.stringContaining('must be days such as')])
   })

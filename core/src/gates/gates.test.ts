@@ -471,7 +471,10 @@ describe('Take', () => {
   it('asks for the count, then for the wildlife', () => {
     const pen = opened()
     weighIn(pen)
-    expect(see(pen, 'take')).toEqual({ state: 'ajar', reasons: ['Say how much stood there and how much you cut.'] })
+    expect(see(pen, 'take')).toEqual({
+      state: 'ajar',
+      reasons: ['Say how many plants there were and how many you cut.'],
+    })
     expect(stand({ wildlifeLooked: false })).toEqual({ state: 'ajar', reasons: ['Look for who lives on it.'] })
   })
   it('opens within the share, and beyond it too: too much is written down and does not make food unfit', () => {

@@ -17,8 +17,10 @@ function pickingTake(lot: LotState, { catalogue, book }: JudgeContext): Finding 
   const taxon = weighedIn === null ? undefined : findTaxon(catalogue, weighedIn.taxon)
   if (weighedIn === null || taxon === undefined) return closedBy('This plant is not in the catalogue.')
   if (taxon.standing === 'protected') return closedBy('It is protected: it is not picked.')
-  if (lot.stand === null) return ajarFor('Say how much stood there and how much you cut.')
-  if (taxon.wildlifeHost !== undefined && !lot.stand.wildlifeLooked) return ajarFor('Look for who lives on it.')
+  // Of a batch the stand is counted in the lot it came from, whenever.
+  const stand = lot.stand ?? book.lots.get(lot.id)?.stand ?? null
+  if (stand === null) return ajarFor('Say how many plants there were and how many you cut.')
+  if (taxon.wildlifeHost !== undefined && !stand.wildlifeLooked) return ajarFor('Look for who lives on it.')
   const alone = leftAlone(book.house, weighedIn.patch, weighedIn.pickedAt)
   const picking = pickingOfLot(lot, taxon, { ...book, catalogue })?.text ?? ''
   return openWith(alone === undefined ? picking : `${picking} ${alone}`)

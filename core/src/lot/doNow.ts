@@ -9,7 +9,9 @@ import { countingTells, laterWords, lotClearance, shownLater } from '../identity
 import { freshnessOf } from '../freshness/freshness'
 import { COLD_AT_MOST_C, rawKeeping } from '../freshness/lifeLimits'
 import { storedAs } from '../freshness/storedAs'
+import { takeGate } from '../gates/take'
 import type { JudgeContext } from '../gates/verdict'
+import type { LotId } from '../log/entry'
 import type { WeighedAfter } from '../log/entries/weighed'
 import { kitchenAt } from '../log/houseState'
 import { formatCount, formatDays, formatList, formatMass, formatSpan, formatTemp } from '../quantity/format'
@@ -22,7 +24,7 @@ import { isLeftOut, notForTongue } from '../treatment/tongue'
 import { firstShut, gateViews, isUsedUp, type GateView } from './gateView'
 import { asLastTime, type AsLastTime } from './asLastTime'
 import { kinOf } from './kin'
-import { isBegun, outOfStoreAt, type BathFact, type LotState, type StepRun } from './lotState'
+import { isBegun, outOfStoreAt, strandsOf, type BathFact, type LotState, type StepRun } from './lotState'
 import { onceEach } from './onceEach'
 import { opNoun } from './opNoun'
 
@@ -46,6 +48,8 @@ export type NowAct =
   | { readonly kind: 'sort-strays' }
   | { readonly kind: 'ask-ground' }
   | { readonly kind: 'count-stand' }
+  /** Of a batch: the lots whose stands are still to be counted. */
+  | { readonly kind: 'count-in-parts'; readonly lots: readonly LotId[] }
   | { readonly kind: 'sort' }
   | { readonly kind: 'wash' }
   | BeginLoad
@@ -118,6 +122,14 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
         otherwise: 'Nothing from this patch goes on.',
       }
     case 'take':
+      if (lot.weighedIn === null)
+        return {
+          act: { kind: 'count-in-parts', lots: uncounted(lot, context) },
+          title: 'Count the stands of its lots',
+          detail: 'How much stood there is said of each picking by itself.',
+          by,
+          otherwise: 'It cannot be served.',
+        }
       return {
         act: { kind: 'count-stand' },
         title: 'How much stood there?',
@@ -165,6 +177,13 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
         otherwise: 'Warm, cooked greens do not keep: throw them away after that.',
       }
   }
+}
+
+/** The pickings of a batch whose stand nobody has counted. */
+function uncounted(lot: LotState, context: JudgeContext): readonly LotId[] {
+  return strandsOf(lot)
+    .filter(({ lot: strand }) => takeGate(strand, context).state !== 'open')
+    .map(({ lot: { id } }) => id)
 }
 
 function stop(closed: GateView, lot: LotState): DoNow {

@@ -6,7 +6,17 @@ import { addEntries, foldLog, inOrder } from '../log/fold'
 import type { Saying } from '../log/stamp'
 import { illnessReport } from '../meal/illness'
 import { household, Pen } from '../test/pen'
-import { bringInKind, KIND_NAMES, KINDS, leachBaths, makeSafeKind, meetAll, runStep, tasteOf } from '../test/plants'
+import {
+  bringInKind,
+  fairStand,
+  KIND_NAMES,
+  KINDS,
+  leachBaths,
+  makeSafeKind,
+  meetAll,
+  runStep,
+  tasteOf,
+} from '../test/plants'
 import { massBalance } from './story'
 import type { Struck } from '../log/entries/struck'
 import { heldFood, amendPreview } from './held'
@@ -402,6 +412,24 @@ describe('a batch', () => {
     expect(see(later, 'J', 'identity').state).toBe('open')
     later.force({ type: 'stray-reported', lot: 'J', what: 'x', brokenUp: true })
     expect(see(later, 'J', 'identity').state).toBe('closed')
+  })
+  it('whose stands were not counted asks for it in the lots it came from, and is opened by it', () => {
+    const pen = opened()
+    for (const lot of ['A', 'B']) {
+      makeSafeKind(bringInKind(pen, 'nettle', lot), 'nettle', lot)
+      const counted = pen.log.order.find((entry) => entry.type === 'stand-counted' && entry.lot === lot)
+      pen.write({ type: 'struck', entry: counted?.id ?? '', why: 'another lot' })
+    }
+    join(pen, 'J', [
+      ['A', 300],
+      ['B', 300],
+    ])
+    tasteOf(pen, 'J')
+    expect(doNow(pen.lot('J'), pen.context).act).toEqual({ kind: 'count-in-parts', lots: ['A', 'B'] })
+    pen.write(fairStand('A'))
+    expect(doNow(pen.lot('J'), pen.context).act).toEqual({ kind: 'count-in-parts', lots: ['B'] })
+    pen.write(fairStand('B'))
+    expect(refusal(serve(pen, 'J', 5))).toBe('taken')
   })
   it('takes the strictest treatment where the ways fit together, else separate pots', () => {
     const greens = opened()

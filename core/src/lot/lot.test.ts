@@ -44,7 +44,7 @@ describe('the one thing to do now', () => {
     pen.write({ type: 'certain-attested', lot: 'A' })
     expect(next(pen)).toMatchObject({
       act: { kind: 'count-stand' },
-      detail: 'Say how much stood there and how much you cut.',
+      detail: 'Say how many plants there were and how many you cut.',
     })
     pen.write({
       type: 'stand-counted',

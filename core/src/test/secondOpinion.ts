@@ -30,7 +30,11 @@ export function mayActByHand(entries: readonly Entry[], index: number): boolean 
   return (
     safe &&
     accepts &&
-    whole.every(({ before }) => of(before, 'stand-counted').some((stand) => stand.wildlifeLooked)) &&
+    whole.every(({ before, root }) =>
+      [...of(before, 'stand-counted'), ...of(ownEntries(entries, root.lot, 0, index), 'stand-counted')].some(
+        (stand) => stand.wildlifeLooked,
+      ),
+    ) &&
     eatersAsked
   )
 }

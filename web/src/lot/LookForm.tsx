@@ -6,9 +6,10 @@ import {
   findTaxon,
   lotClearance,
   plainWords,
-  requireTaxon,
+  strandsOf,
   type JudgeContext,
   type LotState,
+  type Taxon,
   type TellFact,
 } from '@ellop/core'
 import { Button } from 'antd'
@@ -99,7 +100,14 @@ const DOUBLES_SHOWN = 6
 
 /** What it could be taken for, worst first, and how far each is ruled out; whose marks are whose comes only after the answer. */
 export function Doubles({ lot, context }: { lot: LotState; context: JudgeContext }) {
-  const taxon = requireTaxon(context.catalogue, lot.weighedIn?.taxon ?? '')
+  // Of a batch each picking has its own.
+  return strandsOf(lot).flatMap(({ lot: strand }) => {
+    const taxon = findTaxon(context.catalogue, strand.weighedIn?.taxon ?? '')
+    return taxon === undefined ? [] : [<DoublesOf key={strand.id} lot={strand} taxon={taxon} context={context} />]
+  })
+}
+
+function DoublesOf({ lot, taxon, context }: { lot: LotState; taxon: Taxon; context: JudgeContext }) {
   const clearance = lotClearance(lot, taxon, context)
   const all = clear({ taxon: taxon.scientificName, observed: {} }, context.catalogue).standing
   const listed = new Set(taxon.lookalikes.map(({ scientificName }) => scientificName))

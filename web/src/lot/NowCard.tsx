@@ -7,7 +7,7 @@ import {
   type JudgeContext,
   type LotState,
 } from '@ellop/core'
-import { useSearchParams } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import { BathForm } from './BathForm'
 import { AsLastTimeForm } from './AsLastTimeForm'
 import { AttestForm } from './AttestForm'
@@ -94,6 +94,16 @@ function ActForm({ lot, next, context }: ActProps) {
       return <StraysForm lot={lot} />
     case 'ask-ground':
       return <LotGround lot={lot} context={context} />
+    case 'count-in-parts':
+      return (
+        <div className="acts">
+          {act.lots.map((id) => (
+            <Link key={id} className="big-link" to={`/lot/${id}`}>
+              Count the stand of lot {context.book.lots.get(id)?.code ?? id}
+            </Link>
+          ))}
+        </div>
+      )
     case 'count-stand':
       return <StandForm lot={lot} context={context} />
     case 'sort':
