@@ -4,7 +4,7 @@ import type { Saying } from '../log/stamp'
 import { fromMs, MINUTE_ms, toMs } from '../quantity/instant'
 import { audit } from './auditor'
 import { CLEAN, household, Pen } from './pen'
-import { bringInKind, makeSafeKind, meetAll } from './plants'
+import { bringInKind, makeSafeKind, meetAll, tasteOf } from './plants'
 
 /** What a careless cook may do next in the small world: an act, or a clock that goes on. */
 type Move = { readonly say: (at: number) => Saying } | { readonly wait_min: number }
@@ -85,16 +85,7 @@ function world(): Pen {
   pen.write({ type: 'packed', lot: 'A', pack: 'P', store: 'frozen', mass_g: 200, containers: 1, storeTemp_C: -19 })
   bringInKind(pen, 'ramsons', 'B')
   pen.write({ type: 'way-chosen', lot: 'B', protocol: 'raw', goal: 'eat-raw' })
-  pen.write({
-    type: 'tasted',
-    lot: 'B',
-    taster: 'ann',
-    bitter: 0,
-    astringent: 0,
-    crumb: false,
-    accepts: true,
-    alarm: null,
-  })
+  tasteOf(pen, 'B')
   pen.write({ type: 'packed', lot: 'B', pack: 'Q', store: 'chilled', mass_g: 200, containers: 1, storeTemp_C: 3 })
   pen.now = fromMs(Math.ceil(toMs(pen.now) / (60 * MINUTE_ms)) * 60 * MINUTE_ms)
   return pen

@@ -237,23 +237,11 @@ export const useBook = create<BookStore>((set, get) => ({
     return file.ok ? otherBook(file, { books: own }) : file
   },
   async carryOn(id, entries) {
-    const name = foldLog(entries).state.house.kitchens.at(-1)?.name ?? 'My kitchen'
-    const book: BookRow = { id, name, kind: 'own' }
-    await deleteStorage(id)
-    const made = openStorage(book)
-    await made.appendAll(entries, true)
-    made.close()
-    await addBook(book)
+    await storeWhole({ id, kind: 'own' }, entries, 'My kitchen')
     await get().open(id)
   },
   async openGuest(id, entries) {
-    const name = foldLog(entries).state.house.kitchens.at(-1)?.name ?? 'a kitchen without a name'
-    const book: BookRow = { id, name, kind: 'guest' }
-    await deleteStorage(id)
-    const made = openStorage(book)
-    await made.appendAll(entries, true)
-    made.close()
-    await addBook(book)
+    await storeWhole({ id, kind: 'guest' }, entries, 'a kitchen without a name')
     await get().open(id)
   },
   async takeImport(entries) {
@@ -282,6 +270,16 @@ export const useBook = create<BookStore>((set, get) => ({
 }))
 
 const loadEntryShape = () => import('./entryShape').catch(() => undefined)
+
+/** A book stored whole from entries read elsewhere, in place of what stood under its id, named after its last kitchen. */
+async function storeWhole(as: Pick<BookRow, 'id' | 'kind'>, entries: readonly Entry[], unnamed: string): Promise<void> {
+  const book: BookRow = { ...as, name: foldLog(entries).state.house.kitchens.at(-1)?.name ?? unnamed }
+  await deleteStorage(book.id)
+  const made = openStorage(book)
+  await made.appendAll(entries, true)
+  made.close()
+  await addBook(book)
+}
 
 async function readInWorker(content: string) {
   const file = await askEngine('readBookFile', content).answer
