@@ -21,7 +21,9 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Kept back but where it is tested: each test would fetch all of the application anew.
     serviceWorkers: 'block',
-    trace: 'retain-on-failure',
+    // A trace copies the page at every act and doubles the work: asked for where a walk fails, with --trace on.
+    trace: 'off',
+    screenshot: 'only-on-failure',
   },
   webServer: {
     command: 'npx tsx server/src/bin.ts',

@@ -31,11 +31,14 @@ export const SCREENS = [
   '/rehearsal/an-even-tree',
 ]
 
+/** What a page may take to open on a machine that does much else. */
+export const OPENING_ms = 30_000
+
 /** Opens the demonstration with a machine clock that the test can move. */
 export async function openDemo(page: Page, path = '/basket'): Promise<void> {
   await page.clock.install()
   await page.goto(path)
-  await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible({ timeout: OPENING_ms })
 }
 
 /** Goes there as a link does: without fetching the program anew. */

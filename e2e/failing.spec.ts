@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openDemo } from './cook'
+import { openDemo, OPENING_ms } from './cook'
 
 test('a part of the program that does not come is told in its place; clocks, other places and help go on', async ({
   page,
@@ -26,7 +26,8 @@ test('a part of the program that does not come is told in its place; clocks, oth
 
 test('a part that is long in coming says so where one went, at once, and comes', async ({ page, context }) => {
   await openDemo(page, '/ill')
-  await expect(page.locator('.due-item').first()).toBeVisible()
+  // Who is ill is helped before the book has been opened.
+  await expect(page.locator('.due-item').first()).toBeVisible({ timeout: OPENING_ms })
   let come = () => {}
   const asked = new Promise<void>((resolve) => (come = resolve))
   await context.route(/assets\/SeasonPlace-.*\.js/, async (route) => {
@@ -53,7 +54,7 @@ test('a program that does not come says so and what to do if somebody is ill, an
     await expect(told).toContainText('call the emergency number or the poison centre now')
     await context.unrouteAll()
     await page.getByRole('button', { name: 'Try again' }).click()
-    await expect(page.getByRole('heading', { name: 'In the basket' })).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByRole('heading', { name: 'In the basket' })).toBeVisible({ timeout: OPENING_ms })
   }
 })
 

@@ -33,7 +33,7 @@ function contentPolicy(nonce: string): string {
 /**
  * The server of the built application: every path that is not a file answers with the page.
  *
- * Hashed files are kept by browsers for a year, the page itself is asked for every time; everything is compressed.
+ * Hashed files are kept by browsers for a year, the page itself is asked for every time; everything is compressed, what was compressed at the build as it stands.
  * @param dist folder of the built application.
  */
 export function makeApp(dist: string): Hono {
@@ -57,7 +57,7 @@ export function makeApp(dist: string): Hono {
   app.route('/instruments', instruments)
   app.get('/index.html', (context) => sendPage(context, page()))
   app.get('/', (context) => sendPage(context, page()))
-  app.use('/*', serveStatic({ root: dist }))
+  app.use('/*', serveStatic({ root: dist, precompressed: true }))
   app.get('/*', (context) =>
     /\.[a-z0-9]+$/i.test(context.req.path)
       ? context.text('There is no such file here.', 404)

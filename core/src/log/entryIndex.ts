@@ -1,3 +1,4 @@
+import { fromMs, type Instant } from '../quantity/instant'
 import type { Entry } from './entries'
 import type { EntryId } from './entry'
 
@@ -9,13 +10,16 @@ const RECENT_AT_MOST = 2000
  * small one of what came since. An older version stays as it was.
  */
 export class EntryIndex {
-  static readonly EMPTY = new EntryIndex(new Map(), new Map())
+  static readonly EMPTY = new EntryIndex(new Map(), new Map(), fromMs(0))
   readonly #settled: ReadonlyMap<EntryId, Entry>
   readonly #recent: ReadonlyMap<EntryId, Entry>
+  /** The latest moment at which any of them was noted; 1970 where there is none. */
+  readonly latestNoted: Instant
 
-  private constructor(settled: ReadonlyMap<EntryId, Entry>, recent: ReadonlyMap<EntryId, Entry>) {
+  private constructor(settled: ReadonlyMap<EntryId, Entry>, recent: ReadonlyMap<EntryId, Entry>, latestNoted: Instant) {
     this.#settled = settled
     this.#recent = recent
+    this.latestNoted = latestNoted
   }
 
   get size(): number {
@@ -41,7 +45,8 @@ export class EntryIndex {
       // A whole book at once is the index as it stands, if no id comes twice; asking for each first costs as much again.
       const whole = new Map<EntryId, Entry>()
       for (const entry of added) whole.set(entry.id, entry)
-      if (whole.size === added.length) return { fresh: added, index: new EntryIndex(whole, new Map()) }
+      if (whole.size === added.length)
+        return { fresh: added, index: new EntryIndex(whole, new Map(), latestOf(fromMs(0), added)) }
     }
     const fresh = new Map<EntryId, Entry>()
     for (const entry of added) if (!fresh.has(entry.id) && !this.has(entry.id)) fresh.set(entry.id, entry)
@@ -54,6 +59,12 @@ export class EntryIndex {
     const few = this.#recent.size + fresh.length <= RECENT_AT_MOST
     const grown = new Map(few ? this.#recent : [...this.#settled, ...this.#recent])
     for (const entry of fresh) grown.set(entry.id, entry)
-    return few ? new EntryIndex(this.#settled, grown) : new EntryIndex(grown, new Map())
+    const latest = latestOf(this.latestNoted, fresh)
+    return few ? new EntryIndex(this.#settled, grown, latest) : new EntryIndex(grown, new Map(), latest)
   }
+}
+
+function latestOf(latest: Instant, entries: readonly Entry[]): Instant {
+  for (const { noted } of entries) if (noted > latest) latest = noted
+  return latest
 }

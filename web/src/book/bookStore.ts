@@ -294,20 +294,9 @@ function oneAtATime<Result>(book: string, work: () => Promise<Result>): Promise<
   return locks === undefined ? work() : (locks.request(`ellop-note-${book}`, work) as Promise<Result>)
 }
 
-/** The latest moment at which anything was noted, by the log that it was worked out of. */
-let latestOf: { readonly log: BookLog; readonly noted: Instant } = { log: EMPTY_LOG, noted: fromMs(0) }
-function latestNoted(log: BookLog): Instant {
-  if (latestOf.log !== log) {
-    const { entries } = latestOf.log
-    const fresh = log.entries === entries ? [] : log.order.filter(({ id }) => !entries.has(id))
-    latestOf = { log, noted: fresh.reduce((latest, { noted }) => laterOf(latest, noted), latestOf.noted) }
-  }
-  return latestOf.noted
-}
-
 /** Now: the machine's clock, or the latest time in the book where that clock went back behind it. */
 function nowOf(log: BookLog, clock: ClockSetting): Instant {
-  return laterOf(bookNow(clock), latestNoted(log))
+  return laterOf(bookNow(clock), log.entries.latestNoted)
 }
 
 /** So far behind the book a clock is wrong and not only another one. */
@@ -435,7 +424,7 @@ function missingFrom(stored: readonly Entry[], wanted: readonly Entry[]): readon
 function tick(set: Set, get: () => BookStore): void {
   const { log, clock } = get()
   const second = nowOf(log, clock)
-  const clockBehind = get().book.kind === 'own' && minutesBetween(bookNow(clock), latestNoted(log)) > BEHIND_MINUTES
+  const clockBehind = get().book.kind === 'own' && minutesBetween(bookNow(clock), second) > BEHIND_MINUTES
   if (clockBehind !== get().clockBehind) set({ clockBehind })
   const turned = second.slice(0, 16) !== get().minute.slice(0, 16)
   set(turned ? { second, minute: second } : { second })

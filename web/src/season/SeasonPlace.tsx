@@ -59,10 +59,15 @@ export default function SeasonPlace() {
   )
   if (told === undefined)
     return (
-      <section className="empty" aria-busy="true">
-        <Spin />
-        <p>Reckoning the season …</p>
-      </section>
+      <>
+        <div className="place-head">
+          <h1>What is good when</h1>
+        </div>
+        <section className="empty" aria-busy="true">
+          <Spin />
+          <p>Reckoning the season …</p>
+        </section>
+      </>
     )
   if (told === 'failed')
     return (
