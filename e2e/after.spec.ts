@@ -33,13 +33,13 @@ async function putNutsIn(page: Page): Promise<void> {
 test('a pack opened, half eaten and frozen again keeps not a day longer than what was thawed', async ({ page }) => {
   const lot = await openNettle(page, '100')
   await expect(page.locator('.fresh-line').first()).toContainText('keeps until Sun 16 May')
-  await page.goto('/table')
+  await follow(page, '/table')
   await choose(page, 'What', 'fresh, lot 27-009')
   await page.getByRole('checkbox', { name: 'Oswin' }).check()
   await page.getByLabel('Portion of Oswin in grams').fill('60')
   await hold(page, page.getByRole('button', { name: 'Hold: serve it' }))
   await expect(page.locator('.said')).toContainText('Served')
-  await page.goto(lot)
+  await follow(page, lot)
   await page.getByLabel('The store is at').fill('-19')
   await expect(page.locator('.told').last()).toContainText('Use before Mon 17 May 2027')
   await page.getByRole('button', { name: 'Pack and label it' }).click()
@@ -49,7 +49,7 @@ test('a pack opened, half eaten and frozen again keeps not a day longer than wha
   await expect(pack(page, '26-011')).toContainText('opened Sun 16 May 2027')
   await expect(pack(page, '26-011')).toContainText('Use before Mon 17 May 2027')
   await page.clock.fastForward(2 * DAY_ms)
-  await page.goto('/larder')
+  await follow(page, '/larder')
   // Of two containers the closed one keeps: only the open one is thrown away.
   const first = pack(page, '26-011')
   await hold(page, first.getByRole('button', { name: 'Press and hold to throw away the open container: 20 g' }))
@@ -71,15 +71,15 @@ test('a puree of raw tips five days over is stopped: it says since when, and onl
   await card.getByRole('button', { name: 'Save what was done' }).click()
   await expect(page.locator('.fresh-line').first()).toContainText('Cut, wet or half cooked')
   await page.clock.fastForward(5 * DAY_ms)
-  await page.goto('/lot/27-008')
+  await follow(page, '/lot/27-008')
   await expect(page.locator('#now-title')).toHaveText('Stop: not food')
   await expect(page.locator('.now')).toContainText(
     /it stood warm \(5.0 to 60.0 °C\)|it stood warm \(5 to 60 °C\) for 4 h in all by Sun 16 May 18:/,
   )
   await expect(page.getByRole('tab', { name: 'Plan' })).toHaveCount(0)
-  await page.goto('/basket')
+  await follow(page, '/basket')
   await expect(page.locator('.lots li', { hasText: '27-008' })).toContainText('DO NOT EAT')
-  await page.goto('/lot/27-008')
+  await follow(page, '/lot/27-008')
   await hold(page, page.getByRole('button', { name: /^Press and hold to throw away/ }))
   await expect(page.locator('.said')).toContainText('Thrown away')
 })
@@ -87,26 +87,26 @@ test('a puree of raw tips five days over is stopped: it says since when, and onl
 test('a nut in the dish: who must not have it is told at the table, the others are served', async ({ page }) => {
   await openNettle(page, '100')
   await putNutsIn(page)
-  await page.goto('/books')
+  await follow(page, '/books')
   const oswin = page.locator('.book-list li', { hasText: 'Oswin' })
   await oswin.getByRole('button', { name: 'Ask again' }).click()
   await page.getByRole('checkbox', { name: 'nut allergy', exact: true }).check()
   await page.getByRole('button', { name: 'Oswin says: these' }).click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
-  await page.goto('/table')
+  await follow(page, '/table')
   await choose(page, 'What', 'fresh, lot 27-009')
   const row = page.locator('.eaters li', { hasText: 'Oswin' })
   await expect(row).toContainText('Oswin must not eat this: there is bought walnuts in it (tree nuts).')
   await expect(row.getByRole('checkbox')).toBeDisabled()
   await expect(page.locator('.eaters li', { hasText: 'Mirl' }).getByRole('checkbox')).toBeEnabled()
   // Less than was said before is asked for a second time, and said on the plate.
-  await page.goto('/books')
+  await follow(page, '/books')
   await page.locator('.book-list li', { hasText: 'Oswin' }).getByRole('button', { name: 'Ask again' }).click()
   await page.getByRole('button', { name: 'Oswin says: none of these' }).click()
   await expect(page.getByRole('dialog')).toContainText('Until now Oswin was noted with: nut allergy. Ask again')
   await hold(page, page.getByRole('button', { name: 'Press and hold: asked again, it no longer holds' }))
   await expect(page.getByRole('dialog')).toHaveCount(0)
-  await page.goto('/table')
+  await follow(page, '/table')
   await choose(page, 'What', 'fresh, lot 27-009')
   await expect(page.locator('.eaters li', { hasText: 'Oswin' })).toContainText(
     'noted without nut allergy since Sun 16 May 2027',
@@ -117,7 +117,7 @@ test('numbness after serving: everybody who has it is named, the food is held, a
   page,
 }) => {
   const lot = await openNettle(page, '120')
-  await page.goto('/table')
+  await follow(page, '/table')
   await choose(page, 'What', 'fresh, lot 27-009')
   for (const name of ['Oswin', 'Mirl']) {
     await page.getByRole('checkbox', { name }).check()
@@ -125,23 +125,23 @@ test('numbness after serving: everybody who has it is named, the food is held, a
   }
   await hold(page, page.getByRole('button', { name: 'Hold: serve it' }))
   await expect(page.locator('.said')).toContainText('Served')
-  await page.goto(`${lot}?taste=1`)
+  await follow(page, `${lot}?taste=1`)
   await page.locator('.alarm').getByText('numb', { exact: true }).click()
   await hold(page, page.getByRole('button', { name: 'Hold: stop this lot' }))
   await expect(page).toHaveURL(/\/ill/)
   await expect(page.locator('.eaten')).toContainText('Oswin')
   await expect(page.locator('.eaten')).toContainText('Mirl')
-  await page.goto('/table')
+  await follow(page, '/table')
   await expect(page.getByRole('alert').first()).toContainText(
     'What was eaten is not safe by what is known now: as it is (Oswin, Mirl)',
   )
-  await page.goto('/ill')
+  await follow(page, '/ill')
   await choose(page, 'Who', 'Oswin')
   await page.getByLabel('What they feel, and since when').fill('cramps')
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.locator('.ill-line')).toContainText('marked DO NOT EAT, for everybody. Ask')
   await expect(page.locator('.ill-line')).toContainText('Mirl')
-  await page.goto('/larder')
+  await follow(page, '/larder')
   await expect(pack(page, '26-011')).toContainText('DO NOT EAT')
 })
 
@@ -179,7 +179,7 @@ test('a book saved to a file is gone on with in another browser, and only after 
   browser,
 }) => {
   await startOwn(page, 'Millrace kitchen', 'Ida')
-  await page.goto('/notebook')
+  await follow(page, '/notebook')
   const saved = page.waitForEvent('download')
   await page
     .getByRole('button', { name: /Export|Save the book/ })
@@ -192,6 +192,9 @@ test('a book saved to a file is gone on with in another browser, and only after 
   await expect(there.getByRole('button', { name: 'Go on with my book here' })).toBeDisabled()
   await there.getByLabel('It is my own book').check()
   await there.getByLabel('The file of my own book').setInputFiles(path)
+  const dialog = there.getByRole('dialog', { name: 'Go on with my book' })
+  await expect(dialog).toContainText('Everything in it would have been allowed here.')
+  await dialog.getByRole('button', { name: 'Go on with it here' }).click()
   await expect(there.locator('.path-bar')).toContainText('Millrace kitchen')
   await follow(there, '/books')
   await there.getByLabel('Somebody else').fill('Bert')
@@ -222,7 +225,7 @@ test('a stored row that cannot be read is set aside by name, and the rest of the
   await expect(page.getByRole('alert')).toContainText('(torn-row)')
   await expect(page.locator('.place-head p')).toContainText('8 lots')
   // What is noted after that is stored as ever.
-  await page.goto('/lot/27-004')
+  await follow(page, '/lot/27-004')
   await page.getByRole('tab', { name: 'Note something else' }).click()
   await page.getByRole('button', { name: 'I met it, and was sure' }).click()
   await expect(page.locator('.said')).toContainText('Meeting noted')

@@ -1,6 +1,6 @@
 import { CATALOGUE, foldLog, stampEntry, writeBook, type Saying } from '@ellop/core'
 import { expect, test, type Page } from '@playwright/test'
-import { hold, openDemo, startOwn } from './cook'
+import { follow, hold, openDemo, startOwn } from './cook'
 
 /** A friend's book as a file: a kitchen, a patch and a lot of theirs. */
 function friendsBook(): string {
@@ -45,15 +45,15 @@ test('a friend’s book is read beside one’s own, and nothing of it can be cha
   await give(page, 'A friend’s book file', 'friend.json', friendsBook())
   await expect(page.locator('.path-bar')).toContainText('Somebody else’s, only read')
   await expect(page.locator('.notebook')).toContainText('Weighed in 310 g of nettle')
-  await page.goto('/lot/27-001')
+  await follow(page, '/lot/27-001')
   await page.getByRole('tab', { name: 'Note something else' }).click()
   await page.getByLabel('What it looks like').fill('a smooth leaf')
   await page.getByRole('button', { name: 'Report the stray' }).click()
   await expect(page.getByRole('alert')).toContainText('This is somebody else’s book: it is only read.')
-  await page.goto('/books')
+  await follow(page, '/books')
   await page.getByRole('listitem').filter({ hasText: 'Demonstration' }).getByRole('button', { name: 'Open' }).click()
   await expect(page.locator('.place-head p')).toContainText('8 lots')
-  await page.goto('/notebook')
+  await follow(page, '/notebook')
   await give(page, 'A book file', 'friend.json', friendsBook())
   await expect(page.locator('.refusal')).toContainText('Books are not mixed: open it beside yours. Nothing was added.')
 })
@@ -108,7 +108,7 @@ test('a book stored by an earlier version is brought up to date when it is opene
   })
   await page.reload()
   await expect(page.locator('.place-head p')).toContainText('8 lots')
-  await page.goto('/notebook?find=tasted')
+  await follow(page, '/notebook?find=tasted')
   await expect(page.locator('.notebook li').first()).toContainText('tasted')
 })
 
@@ -148,7 +148,7 @@ test('a book of one’s own: its kitchen and its eaters are noted on screen, and
     })
   })
   await startOwn(page, 'Weir kitchen', 'Una')
-  await page.goto('/books')
+  await follow(page, '/books')
   await page.getByRole('button', { name: 'Save on its own to a file' }).click()
   await expect(page.getByText('after every entry, to book.json')).toBeVisible()
   await page.getByLabel('Height').fill('high')

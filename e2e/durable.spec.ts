@@ -35,6 +35,8 @@ async function start(profile: string): Promise<{ context: BrowserContext; page: 
   const context = await chromium.launchPersistentContext(profile, {
     ...CHROMIUM_LAUNCH,
     baseURL: 'http://localhost:4191',
+    // What keeps the program in the browser is walked in offline.spec: here each start would wait for it.
+    serviceWorkers: 'block',
   })
   return { context, page: context.pages()[0] ?? (await context.newPage()) }
 }

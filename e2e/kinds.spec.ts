@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { choose, countStand, hold, openDemo, tellPlant, weighIn, attest } from './cook'
+import { choose, countStand, follow, hold, openDemo, tellPlant, weighIn, attest } from './cook'
 
 test('ramsons under oil: refused warm, with what would do; taken cold', async ({ page }) => {
   await openDemo(page, '/lot/27-006')
@@ -57,13 +57,13 @@ test('a book of one’s own in three questions; at 2,600 m elder berries cannot 
     'The record accepts this boil up to 2,000 m; here, at 2,600 m, water boils at 91.3 °C.',
   )
   await expect(then).toContainText('Freeze the berries raw and whole, marked NOT YET FOOD')
-  await page.goto('/ill')
+  await follow(page, '/ill')
   await expect(page.locator('.ill-numbers')).toContainText('not entered: look it up now')
   await expect(page.locator('.ill')).toContainText('Nothing is written down as eaten in that time.')
   await page.getByRole('textbox', { name: 'Poison centre' }).fill('000 111')
   await page.getByRole('button', { name: 'Keep these numbers' }).click()
   await expect(page.locator('.ill-numbers')).toContainText('000 111')
-  await page.goto('/books')
+  await follow(page, '/books')
   await page.getByRole('listitem').filter({ hasText: 'Demonstration' }).getByRole('button', { name: 'Open' }).click()
   await expect(page.locator('.place-head p')).toContainText('8 lots')
 })
@@ -80,7 +80,7 @@ test('acorns stored dry as not yet food, opened, leached by the stand-in’s ton
   await pack.getByRole('button', { name: 'Go on with it' }).click()
   await pack.getByRole('button', { name: 'Take it into hand' }).click()
   await expect(page.locator('#now-title')).toHaveText('Choose a way that makes it safe')
-  await page.goto('/lot/27-005')
+  await follow(page, '/lot/27-005')
   const title = page.locator('#now-title')
   const forecast = page.getByRole('region', { name: 'How many baths more' })
   await expect(forecast).toContainText('No crumb was tasted yet')
@@ -146,7 +146,7 @@ test('acorns stored dry as not yet food, opened, leached by the stand-in’s ton
   await expect(bag).toContainText('NOT YET FOOD')
   await expect(bag).toContainText('Still to do: simmer.')
   // What was kept back is made food now.
-  await page.goto('/lot/27-005')
+  await follow(page, '/lot/27-005')
   await page.getByText('Or make it food now').click()
   await hold(page, page.getByRole('button', { name: 'Hold when it boils again' }))
   await page.clock.fastForward(15.2 * 60_000)
@@ -217,7 +217,7 @@ test('six touches from weighing in to ready for the pot where plant and patch ar
   await touch(() => hold(page, page.getByRole('button', { name: 'Hold: all as last time, and I am certain' })))
   await expect(page.locator('#now-title')).toHaveText('Now: blanch')
   expect(touches).toBe(6)
-  await page.goto('/lot/27-006')
+  await follow(page, '/lot/27-006')
   await expect(page.locator('.now')).not.toContainText('Known from this patch')
 })
 
@@ -230,7 +230,7 @@ test('a recall of a patch reaches the plate of last autumn and holds what is lef
   await expect(page.locator('.reach').first()).toContainText('nettle dumplings, by Mirl, Oswin, Tove and Pell')
   await hold(page, page.getByRole('button', { name: 'Hold: recall it' }))
   await expect(page.getByRole('article')).toContainText('the wall was sprayed on Tuesday')
-  await page.goto('/larder')
+  await follow(page, '/larder')
   await expect(page.getByRole('alert')).toContainText('DO NOT EAT from 2 packs')
   await expect(page.locator('.pack', { hasText: 'DO NOT EAT' })).toHaveCount(2)
 })
@@ -244,7 +244,7 @@ test('two lots joined and split on screen: the batch is as its worst part', asyn
   await expect(page.locator('.other-notes .refusal, .other-notes [role=alert]')).toContainText(
     'Some of its loads are done and some are not.',
   )
-  await page.goto('/lot/27-002')
+  await follow(page, '/lot/27-002')
   await page.getByRole('tab', { name: 'Note something else' }).click()
   await page.getByLabel('Split off').fill('80')
   await page.getByRole('button', { name: 'Split it off' }).click()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { choose, openDemo } from './cook'
+import { choose, follow, openDemo } from './cook'
 
 test('a plant is found by a misspelling and an older name; one name for several is said, and an unknown one too', async ({
   page,
@@ -19,7 +19,7 @@ test('a plant is found by a misspelling and an older name; one name for several 
   await expect(page.locator('.plant-list')).toContainText('Dandelion')
   await find.fill('qqzz')
   await expect(page.getByRole('heading', { name: 'No plant of that name is on record' })).toBeVisible()
-  await page.goto('/plant/Planta%20ignota')
+  await follow(page, '/plant/Planta%20ignota')
   await expect(page.getByText('Nothing about it can be checked here')).toBeVisible()
 })
 
@@ -31,14 +31,14 @@ test('a plant’s page says what of it is food, what it is taken for and what on
   await expect(page.locator('.taken-for')).toContainText('Sambucus ebulus')
   await expect(page.getByRole('heading', { name: 'In your book' })).toBeVisible()
   await expect(page.locator('.own-lots li').first()).toBeVisible()
-  await page.goto('/plant/Asclepias%20syriaca')
+  await follow(page, '/plant/Asclepias%20syriaca')
   const said = page.locator('.school', { hasText: 'three changes of water' }).first().locator('.who-says')
   await expect(said).toContainText('1 independent source')
   await expect(said).toContainText('Repeated by most field books after them')
   await expect(said).toContainText('You have not gone this way yet.')
-  await page.goto('/plant/Conium%20maculatum')
+  await follow(page, '/plant/Conium%20maculatum')
   await expect(page.locator('.refusal')).toContainText('Never food (deadly).')
-  await page.goto('/plant/Aegopodium%20podagraria/card')
+  await follow(page, '/plant/Aegopodium%20podagraria/card')
   await expect(page.locator('.side-by-side thead')).toContainText('Poison hemlock')
   expect(await page.locator('.side-by-side .tell-drawing').count()).toBeGreaterThan(8)
   await page.emulateMedia({ media: 'print' })
@@ -107,6 +107,6 @@ test('a plant of one’s own: never beside a record, told from all that harms, a
   await record.click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Hedge pennies')
   await expect(page.getByText('your own record')).toBeVisible()
-  await page.goto('/plants?find=hedge%20pennies')
+  await follow(page, '/plants?find=hedge%20pennies')
   await expect(page.getByRole('link', { name: /Hedge pennies/ }).first()).toBeVisible()
 })

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { openDemo, startOwn } from './cook'
+import { follow, openDemo, startOwn } from './cook'
 
 test('the season tells what is open, what comes and what to look at again; a sighting moves it; a calendar is kept', async ({
   page,
@@ -43,7 +43,7 @@ test('a station that fails is told, and the season stands on usual temperatures'
 
 test('a book of one’s own takes weather from a file, all of it or nothing', async ({ page }) => {
   await startOwn(page, 'Reed house', 'Una', 40)
-  await page.goto('/season')
+  await follow(page, '/season')
   await expect(page.getByText('no weather has been taken into this book')).toBeVisible()
   const take = (name: string, content: string) =>
     page.getByLabel('A weather file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) })

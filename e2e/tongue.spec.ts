@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { attest, choose, countStand, openDemo, tellPlant, weighIn } from './cook'
+import { attest, choose, countStand, follow, openDemo, tellPlant, weighIn } from './cook'
 
 test('dandelion along the stand, in two bowls tasted blind, and at the table: the tongue decides what is for the tongue alone', async ({
   page,
@@ -77,7 +77,7 @@ test('dandelion along the stand, in two bowls tasted blind, and at the table: th
   await expect(trial).toContainText('no soaking was no worse (2 tasters)')
   await expect(trial).toContainText('True of what grows at Beck wall')
   // On the patch the best stands first, with what it may give.
-  await page.goto('/patch/beck-wall')
+  await follow(page, '/patch/beck-wall')
   const ranking = page.getByRole('region', { name: 'Plants by taste, leaf' })
   await expect(ranking.getByRole('listitem').first()).toContainText('by the steps')
   await expect(ranking).toContainText(/The stand still allows \d+/)
@@ -96,14 +96,14 @@ test('figures that contradict themselves are left out; a saying that repeats ano
   await figures.getByLabel('Who says so').fill('a poster')
   await figures.getByRole('button', { name: 'Write it down' }).click()
   await expect(figures).toContainText('a poster, 120 g: more of it than the whole weighs')
-  await page.goto('/plant/Asclepias%20syriaca')
+  await follow(page, '/plant/Asclepias%20syriaca')
   const use = page.locator('.card.use').first()
   await use.getByText('You read or heard something of it').click()
   await use.getByLabel('It says', { exact: true }).fill('one water is plenty')
   await use.getByLabel('Who says it').fill('a neighbour')
   await use.getByRole('button', { name: 'Write it down' }).click()
   await expect(use).toContainText('“one water is plenty” a neighbour: handed down')
-  await page.goto('/lot/27-004')
+  await follow(page, '/lot/27-004')
   await page.getByRole('tab', { name: 'Plan' }).click()
   await page.getByText('Short of water, fuel or time?').click()
   await page.getByRole('button', { name: 'Find what fits' }).click()
@@ -115,10 +115,10 @@ test('figures that contradict themselves are left out; a saying that repeats ano
     /^blanch and drain usual \d+ g of it now: 3 L of water/,
   )
   await expect(fits).toContainText('For all of 500 g:')
-  await page.goto('/books')
+  await follow(page, '/books')
   await page.getByRole('checkbox', { name: 'a pot' }).uncheck()
   await page.getByRole('button', { name: 'Note the kitchen' }).click()
   await expect(page.locator('.said')).toContainText('The kitchen is noted')
-  await page.goto('/lot/27-004')
+  await follow(page, '/lot/27-004')
   await expect(page.getByRole('alert').first()).toContainText('blanching takes a pot, and there is none here')
 })

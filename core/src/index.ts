@@ -159,6 +159,7 @@ export * from './heat/wind'
 
 // Edges: files and the command line
 export * from './exchange/bookFile'
+export * from './exchange/notAllowed'
 export * from './exchange/positions'
 export * from './exchange/readBookFile'
 export * from './exchange/csv'

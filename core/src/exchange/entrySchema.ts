@@ -414,7 +414,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       .optional(),
   },
   'ill-explained': { ...BASE, eater: id(), why: text() },
-  weighed: { ...LOT, mass_g: mass_g(), after: Joi.string().valid('cooking', 'drying', 'pressing') },
+  weighed: { ...LOT, mass_g: mass_g(), after: Joi.string().valid('cooking', 'drying', 'pressing', 'straining') },
   tasted: {
     ...LOT,
     taster: id(),

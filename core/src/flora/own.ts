@@ -1,6 +1,12 @@
 import { isHarmful, judgeTells } from '../identity/clear'
 import { FOOD_GENERA } from './foodGenera'
-import { isGatheredFungus, isPoisonousFamily, poisonousGenera, strangeIngredient } from './poisonous'
+import {
+  isGatheredFungus,
+  isPoisonousFamily,
+  poisonousGenera,
+  strangeIngredient,
+  isPoisonousSpecies,
+} from './poisonous'
 import { misspelt } from './search'
 import { formatList } from '../quantity/format'
 import { commonName, nameInText, findTaxon, type Catalogue } from './catalogue'
@@ -101,6 +107,11 @@ function likePoison(own: OwnPlant, catalogue: Catalogue): ReturnType<typeof refu
     return {
       field: 'scientificName',
       message: `${genus} is a genus that has poisoned people: one cook’s word is not enough there.`,
+    }
+  if (isPoisonousSpecies(own.scientificName))
+    return {
+      field: 'scientificName',
+      message: `${own.scientificName} has poisoned people, although others of its genus are food. It is not put on record as food.`,
     }
   const strange = strangeIngredient(own.commonName, catalogue)
   if (strange?.what === 'poison')

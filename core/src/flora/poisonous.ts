@@ -7,19 +7,32 @@ import { foldName } from './names'
  * 2007). Nothing of them is put on record as food on one cook's word, nor what is written nearly like them.
  */
 export const POISONOUS_GENERA: readonly string[] = [
-  'Abrus', 'Aconitum', 'Actaea', 'Adonis', 'Aesculus', 'Aethusa', 'Ageratina', 'Agrostemma', 'Anemone', 'Apocynum', 'Aquilegia',
-  'Arisaema', 'Aristolochia', 'Arnica', 'Arum', 'Asarum', 'Atropa', 'Brugmansia', 'Bryonia', 'Buxus', 'Calla', 'Caltha', 'Cerbera',
-  'Chaerophyllum', 'Chelidonium', 'Cicuta', 'Clematis', 'Colchicum', 'Conium', 'Convallaria', 'Coriaria', 'Coronilla', 'Corydalis',
-  'Crotalaria', 'Cyclamen', 'Cytisus', 'Daphne', 'Datura', 'Delphinium', 'Dicentra', 'Dieffenbachia', 'Digitalis', 'Dryopteris',
-  'Echium', 'Euonymus', 'Eupatorium', 'Euphorbia', 'Frangula', 'Fritillaria', 'Galanthus', 'Galega', 'Gelsemium', 'Genista', 'Glaucium',
-  'Gloriosa', 'Hedera', 'Heliotropium', 'Helleborus', 'Hippomane', 'Hyacinthoides', 'Hyacinthus', 'Hyoscyamus', 'Ilex', 'Iris', 'Jacobaea',
-  'Jatropha', 'Kalmia', 'Laburnum', 'Lantana', 'Lathyrus', 'Leucojum', 'Ligustrum', 'Lobelia', 'Lupinus', 'Lysichiton', 'Mandragora', 'Melia',
-  'Menispermum', 'Mercurialis', 'Narcissus', 'Nerium', 'Nicotiana', 'Oenanthe', 'Ornithogalum', 'Oxytropis', 'Paris', 'Petasites',
-  'Phytolacca', 'Podophyllum', 'Polygonatum', 'Pteridium', 'Pulsatilla', 'Ranunculus', 'Rhododendron', 'Rhamnus', 'Ricinus', 'Ruta',
-  'Sanguinaria', 'Scopolia', 'Senecio', 'Solanum', 'Spartium', 'Strychnos', 'Symphoricarpos', 'Symphytum', 'Symplocarpus', 'Tamus',
-  'Taxus', 'Thermopsis', 'Thevetia', 'Toxicodendron', 'Toxicoscordion', 'Trollius', 'Veratrum', 'Vinca', 'Vincetoxicum', 'Viscum', 'Wisteria',
-  'Xanthium', 'Zantedeschia', 'Zigadenus',
+  'Abrus', 'Acokanthera', 'Aconitum', 'Actaea', 'Adenium', 'Adonis', 'Aesculus', 'Aethusa', 'Ageratina', 'Agrostemma', 'Amianthium',
+  'Anagyris', 'Anamirta', 'Anemone', 'Anticlea', 'Apocynum', 'Aquilegia', 'Argemone', 'Arisaema', 'Aristolochia', 'Arnica', 'Arum', 'Asarum',
+  'Atropa', 'Baptisia', 'Brugmansia', 'Bryonia', 'Buxus', 'Calla', 'Calotropis', 'Caltha', 'Cascabela', 'Celastrus', 'Cerbera', 'Cestrum',
+  'Chaerophyllum', 'Chelidonium', 'Cicuta', 'Clematis', 'Colchicum', 'Conium', 'Consolida', 'Convallaria', 'Coriaria', 'Coronilla',
+  'Corydalis', 'Crotalaria', 'Cycas', 'Cyclamen', 'Cynoglossum', 'Cytisus', 'Daphne', 'Datura', 'Delphinium', 'Dicentra', 'Dictamnus',
+  'Dieffenbachia', 'Digitalis', 'Dracunculus', 'Drimia', 'Dryopteris', 'Ecballium', 'Echium', 'Eranthis', 'Euonymus', 'Eupatorium',
+  'Euphorbia', 'Excoecaria', 'Ficaria', 'Frangula', 'Fritillaria', 'Galanthus', 'Galega', 'Gelsemium', 'Genista', 'Glaucium', 'Gloriosa',
+  'Hedera', 'Heliotropium', 'Helleborus', 'Hepatica', 'Hippomane', 'Huperzia', 'Hyacinthoides', 'Hyacinthus', 'Hyoscyamus', 'Ilex',
+  'Illicium', 'Iris', 'Jacobaea', 'Jatropha', 'Kalmia', 'Karwinskia', 'Laburnum', 'Lantana', 'Lathyrus', 'Leucojum', 'Leucothoe',
+  'Ligularia', 'Ligustrum', 'Lobelia', 'Lupinus', 'Lyonia', 'Lysichiton', 'Mandragora', 'Melia', 'Menispermum', 'Mercurialis', 'Narcissus',
+  'Nerium', 'Nicandra', 'Nicotiana', 'Oenanthe', 'Ornithogalum', 'Oxytropis', 'Paris', 'Peganum', 'Petasites', 'Phoradendron',
+  'Physochlaina', 'Phytolacca', 'Pieris', 'Podophyllum', 'Polygonatum', 'Pteridium', 'Pulsatilla', 'Ranunculus', 'Retama', 'Rhamnus',
+  'Rhododendron', 'Ricinus', 'Ruta', 'Sanguinaria', 'Schoenocaulon', 'Scilla', 'Scopolia', 'Securigera', 'Senecio', 'Solanum', 'Sophora',
+  'Spartium', 'Sternbergia', 'Strychnos', 'Symphoricarpos', 'Symphytum', 'Symplocarpus', 'Tamus', 'Taxus', 'Tephrosia', 'Thermopsis',
+  'Thevetia', 'Thuja', 'Toxicodendron', 'Toxicoscordion', 'Tripterygium', 'Trollius', 'Tussilago', 'Veratrum', 'Vernicia', 'Vinca',
+  'Vincetoxicum', 'Viscum', 'Wisteria', 'Xanthium', 'Zamia', 'Zantedeschia', 'Zephyranthes', 'Zigadenus',
 ] // prettier-ignore
+
+/** Members of genera of food that have killed or maimed all the same: pennyroyals, wormseed, the tree nettle (Nelson, Shih and Balick 2007). */
+const POISONOUS_SPECIES: readonly string[] = ['Mentha pulegium', 'Mentha cervina', 'Chenopodium ambrosioides', 'Dysphania ambrosioides', 'Urtica ferox'] // prettier-ignore
+
+/** Whether a species is known to poison although others of its genus are food; without the author of its name. */
+export function isPoisonousSpecies(scientificName: string): boolean {
+  const [genus = '', epithet = ''] = scientificName.split(/\s+/)
+  return POISONOUS_SPECIES.includes(`${genus} ${epithet.toLowerCase()}`)
+}
 
 /** What poisons, by the names it goes by in a kitchen or a field. */
 const POISONOUS_NAMES: readonly string[] = [
@@ -29,12 +42,15 @@ const POISONOUS_NAMES: readonly string[] = [
   'false hellebore', 'hellebore', 'death camas', 'bryony', 'black bryony', 'white bryony', 'cuckoo pint', 'lord and lady', 'ragwort', 'groundsel', 'spurge', 'mezereon',
   'spurge laurel', 'holly berry', 'ivy berry', 'privet berry', 'buckthorn berry', 'pokeweed', 'pokeberry', 'dogbane', 'buttercup', 'celandine', 'larkspur', 'lupin pod',
   'moonseed', 'horse chestnut', 'conker', 'bracken', 'mistletoe', 'wisteria seed', 'rhododendron', 'comfrey', 'butterbur', 'white snakeroot', 'mandrake', 'tobacco leaf',
+  'winter aconite', 'lesser celandine', 'marsh marigold', 'pennyroyal', 'tansy', 'tung nut', 'physic nut', 'wild cucumber', 'squirting cucumber', 'squill', 'star of bethlehem',
+  'hyacinth', 'crown vetch', 'sweet pea', 'locoweed', 'golden chain', 'angel s trumpet', 'dumb cane', 'skunk cabbage', 'jack in the pulpit', 'wild arum',
+  'giant hogweed', 'coltsfoot', 'bittersweet', 'spindle berry', 'cherry laurel', 'poison ivy', 'poison oak', 'poison sumac', 'manchineel', 'water parsnip',
 ] // prettier-ignore
 const POISONOUS_FOLDED: ReadonlySet<string> = new Set(POISONOUS_NAMES.map(foldName))
 
 /** Gathered fungi are none of Ellop's business, as plants or in the pot. */
 const FUNGI =
-  /\b(fung(us|i|al)|mushrooms?|toadstools?|boletes?|boletus|ceps?|porcini|chanterelles?|girolles?|morels?|truffles?|amanita|agaric(us)?|russula|lactarius|puffballs?|brackets?|inky caps?|milk ?caps?|honey ?fungus|cantharellus|morchella|gyromitra|cortinarius|galerina)\b/i
+  /(\b(fung(us|i|al)|mushrooms?|toadstools?|boletes?|boletus|c[eè]pes?|ceps?|porcini|death ?caps?|destroying angels?|webcaps?|blewits?|penny ?buns?|(chicken|hen) of the woods|chaga|matsutake|morilles?|chanterelles?|girolles?|morels?|truffles?|amanita|agaric(us)?|russula|lactarius|puffballs?|brackets?|ink(y|) ?caps?|milk ?caps?|honey ?fungus|cantharellus|morchella|gyromitra|cortinarius|galerina)\b|pilze?\b|pfifferlinge?\b)/i
 const BOUGHT = /\b(bought|shop|cultivated|tinned|canned)\b/i
 
 /** Whether a name is that of a fungus that somebody may have gathered. */
@@ -70,7 +86,11 @@ export function strangeIngredient(
   if (BOUGHT.test(name)) return undefined
   const folded = foldName(name)
   const [genus = ''] = folded.split(' ')
-  if (POISONOUS_FOLDED.has(folded) || POISONOUS_GENERA.some((each) => each.toLowerCase() === genus))
+  if (
+    isPoisonousSpecies(name) ||
+    POISONOUS_FOLDED.has(folded) ||
+    POISONOUS_GENERA.some((each) => each.toLowerCase() === genus)
+  )
     return { what: 'poison', name }
   const found = catalogue.taxa.find(({ scientificName, synonyms, commonNames: { en, de, fr }, uses }) =>
     [

@@ -6,11 +6,17 @@ export function isWet({ what }: Pick<AddedFact, 'what'>): boolean {
   return what !== 'salt' && what !== 'sugar'
 }
 
-/** The moments at which water or something wet was at the lot: baths, soaking, and what was put to it. */
-export function wettings({ baths, added, cutUp }: Pick<LotState, 'baths' | 'added' | 'cutUp'>): readonly Instant[] {
+/** The moments at which water or something wet was at the lot: baths, soaking, steeping for a drink, and what was put to it. */
+export function wettings({
+  baths,
+  added,
+  cutUp,
+  flows,
+}: Pick<LotState, 'baths' | 'added' | 'cutUp' | 'flows'>): readonly Instant[] {
   return [
     ...baths.map(({ begunAt, endedAt }) => endedAt ?? begunAt),
     ...added.filter(isWet).map(({ at }) => at),
     ...cutUp.flatMap(({ at, how }) => (how === 'soaked' ? [at] : [])),
+    ...flows.flatMap(({ at, what }) => (what === 'straining' ? [at] : [])),
   ]
 }

@@ -174,7 +174,9 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
     case 'ingredient-added':
       return `Added ${formatMass(entry.mass_g)} of ${entry.name}.`
     case 'weighed':
-      return `Weighed ${formatMass(entry.mass_g)} after ${entry.after}.`
+      return entry.after === 'straining'
+        ? `Strained off: ${formatVolume(entry.mass_g)} to drink.`
+        : `Weighed ${formatMass(entry.mass_g)} after ${entry.after}.`
     case 'tasted': {
       const taster = book.house.eaters[entry.taster]?.name ?? entry.taster
       if (entry.alarm !== null) return `${taster} tasted ${plainWords(entry.alarm)}: stopped.`

@@ -1,3 +1,4 @@
+import { steepsToDrink } from '../treatment/drink'
 import { freshnessOf, packFreshness } from '../freshness/freshness'
 import { COLD_AT_MOST_C, HOT_AT_LEAST_C } from '../freshness/lifeLimits'
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
@@ -13,7 +14,7 @@ import { FOOD_GATES, GATE_NAMES, type GateVerdict, type JudgeContext } from '../
 import { emptyLot, isBegun, isOnlyCounted, strandsOf, USED_UP_g, type LotState, type PackState } from '../lot/lotState'
 import { instrument } from '../instruments/instruments'
 import { massBalance } from '../lot/story'
-import { formatCount, formatList, formatMass, formatSpan, formatTemp, withoutCapital } from '../quantity/format'
+import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, withoutCapital } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { leftoverChoices } from '../treatment/leftovers'
@@ -737,6 +738,7 @@ function checkStepDone(entry: StepDone, lot: LotState): Proposal {
 }
 
 function checkWeighed(mass_g: number, after: WeighedAfter, lot: LotState, context: JudgeContext): Proposal {
+  if (after === 'straining') return checkStrained(mass_g, lot, context)
   if (lot.runs.length === 0 && lot.baths.length === 0) return no('lot', 'Nothing has been cooked or dried yet.')
   if (halfTreated(lot, context)) return no('lot', 'Not every load has gone through yet. Weigh it when all are done.')
   const before_g = lot.runs[0]?.lotMass_g ?? lot.mass_g
@@ -748,6 +750,20 @@ function checkWeighed(mass_g: number, after: WeighedAfter, lot: LotState, contex
         `${formatMass(before_g)} went in; ${formatMass(mass_g)} cannot have come out. Press it and weigh again.`,
       )
     : OK
+}
+
+/** More water to a gram than this is a slip of the unit. */
+const THINNEST = 1000
+
+function checkStrained(mass_g: number, lot: LotState, context: JudgeContext): Proposal {
+  if (!steepsToDrink(lot, context.catalogue))
+    return no('lot', 'Only what steeps in water by a way chosen for tea is strained to a drink, and once.')
+  if (mass_g > THINNEST * lot.mass_g)
+    return no(
+      'mass_g',
+      `${formatVolume(mass_g)} from ${formatMass(lot.mass_g)} is more water than anybody steeps in. Say how much drink there is, in mL.`,
+    )
+  return checkAct('taste', lot, context)
 }
 
 /** Some loads have gone through a treating step and the rest have not. */

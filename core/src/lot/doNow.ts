@@ -1,3 +1,4 @@
+import { steepsToDrink } from '../treatment/drink'
 import { nameInText, findTaxon, requireTaxon } from '../flora/catalogue'
 import type { Goal, Protocol, Step, Use } from '../flora/taxon'
 import { CHARACTERS, plainWords } from '../flora/vocabulary'
@@ -152,6 +153,14 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
       const tongue = currentStep(lot, context)
       if (tongue !== undefined && notForTongue(tongue.use, tongue.step) === undefined)
         return { ...treatNext(lot, context), by: runningEnd(lot, context) ?? by }
+      if (steepsToDrink(lot, context.catalogue))
+        return {
+          act: { kind: 'weigh', after: 'straining' },
+          title: 'Strain it and measure the drink',
+          detail: 'What steeped in it is done with. All of it counts as drunk, each cup by its share.',
+          by,
+          otherwise: 'Nobody knows how much of the plant a cup holds.',
+        }
       return weighingDue(lot)
         ? {
             act: { kind: 'weigh', after: storedAs(lot, context) === 'dried' ? 'drying' : 'cooking' },

@@ -370,6 +370,7 @@ export interface MassFlow {
     | 'cooking'
     | 'pressing'
     | 'drying'
+    | 'straining'
     | 'packed'
     | 'served'
     | 'thrown-away'
@@ -523,7 +524,7 @@ export function isOnlyCounted({ weighedIn, sorted, from }: LotState): boolean {
 }
 
 /** Flows of water, and of what was put to it: the plant in it stays. */
-const WATER_FLOWS: readonly MassFlow['what'][] = ['cooking', 'pressing', 'drying', 'added']
+const WATER_FLOWS: readonly MassFlow['what'][] = ['cooking', 'pressing', 'drying', 'straining', 'added']
 
 /** A flow of mass out of the lot; what is in hand goes down by as much, never below nothing. */
 export function withFlow(lot: LotState, flow: MassFlow): LotState {

@@ -28,6 +28,7 @@ const STREAM_GATE: Readonly<Record<MassFlow['what'], Gate>> = {
   cooking: 'makeSafe',
   drying: 'makeSafe',
   pressing: 'makeSafe',
+  straining: 'palate',
   packed: 'keep',
   served: 'plate',
   'thrown-away': 'plate',

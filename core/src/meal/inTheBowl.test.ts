@@ -4,8 +4,10 @@ import { CATALOGUE } from '../flora/records'
 import { misspelt } from '../flora/search'
 import { strangeIngredient } from '../flora/poisonous'
 import { isFoodOfOwn, ownTaxon, refuseOwnPlant } from '../flora/own'
+import { storedAs } from '../freshness/storedAs'
 import { eaterVerdict } from '../gates/plate'
 import { groundAt } from '../ground/ofPatch'
+import { doNow } from '../lot/doNow'
 import { heldFood } from '../lot/held'
 import { foodReach } from '../lot/foodReach'
 import { isStopped } from '../lot/stopped'
@@ -13,7 +15,7 @@ import type { Saying } from '../log/stamp'
 import { bringIn, CLEAN, cook, household, load, Pen } from '../test/pen'
 import { bringInKind, creeper, makeSafeKind, meetAll, tasteOf } from '../test/plants'
 import { alsoAte } from './illHold'
-import { plantsServed } from './eaten'
+import { eatenBy, plantsServed } from './eaten'
 
 const opened = () => meetAll(household(new Pen()))
 const said = ({ proposal }: ReturnType<Pen['try']>) => (proposal.ok ? 'taken' : proposal.message)
@@ -73,6 +75,48 @@ describe('amounts', () => {
   })
 })
 
+describe('a drink', () => {
+  const steeped = (pen = opened()) => {
+    bringInKind(pen, 'spruce', 'T', { picked_g: 50, kept_g: 45 })
+    pen.write({ type: 'way-chosen', lot: 'T', protocol: 'infusion', goal: 'tea' })
+    return pen
+  }
+  const strained = () => {
+    const pen = steeped()
+    pen.write({ type: 'weighed', lot: 'T', mass_g: 1500, after: 'straining' })
+    tasteOf(pen, 'T')
+    return pen
+  }
+  it('is measured when it is strained, and each cup holds its share of what steeped in it', () => {
+    const pen = steeped()
+    expect(doNow(pen.lot('T'), pen.context).act).toEqual({ kind: 'weigh', after: 'straining' })
+    pen.write({ type: 'weighed', lot: 'T', mass_g: 1500, after: 'straining' })
+    expect(doNow(pen.lot('T'), pen.context).act).toEqual({ kind: 'taste' })
+    tasteOf(pen, 'T')
+    hadBefore(pen, ['T'])
+    expect(serve(pen, 'T', 150)).toBe('taken')
+    expect(serve(pen, 'T', 100)).toBe('taken')
+    // 45 g in 1.5 L are 30 g a litre.
+    const drunk = eatenBy(pen.context.book, CATALOGUE, 'ann').filter(({ serving }) => serving.dish === 'soup')
+    expect(drunk.map(({ raw_g }) => raw_g)).toEqual([4.5, 3].map((each) => expect.closeTo(each) as number))
+    // What is poured away takes its share of the plant with it; what is left is as strong as before.
+    pen.write({ type: 'thrown-away', lot: 'T', pack: null, mass_g: 500, why: 'cold' })
+    expect(plantsServed(pen.lot('T'), CATALOGUE)[0]?.raw_per_g).toBeCloseTo(0.03)
+  })
+  it('goes the way of all moist food, and is not dry leaf any more', () => {
+    const pen = strained()
+    pen.wait(5 * 60)
+    expect(serve(pen, 'T', 150)).toMatch(/4 h/)
+    expect(storedAs(strained().lot('T'), strained().context)).not.toBe('dried')
+  })
+  it('is strained once, of a way that steeps, and never a thousandfold', () => {
+    const again = { type: 'weighed', lot: 'T', mass_g: 900, after: 'straining' } as const
+    expect(said(strained().try(again))).toMatch(/and once\.$/)
+    expect(said(steeped().try({ ...again, mass_g: 45_001 }))).toMatch(/^45 L from 45 g is more water/)
+    expect(said(cook(opened()).try({ ...again, lot: 'A' }))).toMatch(/^Only what steeps in water/)
+  })
+})
+
 describe('what is put to food', () => {
   it('carries its allergens to the table, by its name or by what the cook read on the packet', () => {
     const pen = cook(opened())
@@ -96,6 +140,36 @@ describe('what is put to food', () => {
     )
     expect([allergensOf('Pine nuts'), allergensOf('POTATOES'), allergensOf('nothing known')]).toEqual([['tree-nuts'], [], undefined]) // prettier-ignore
   })
+  it('is known by its own name alone: an oil, a salt or a vinegar that the list does not know is asked for', () => {
+    const kinds = [
+      { what: 'oil', name: 'a neighbour’s pressing' },
+      { what: 'oil', name: 'oil' },
+      { what: 'salt', name: 'herb salt' },
+      { what: 'vinegar', name: 'vinegar' },
+    ] as const
+    for (const { what, name } of kinds) {
+      const pen = cook(opened())
+      eater(pen, { sensitivities: ['nut-allergy'] })
+      expect(said(add(pen, name, { what }))).toBe('taken')
+      expect(serve(pen, 'A', 5, 'di')).toMatch(new RegExp(`nobody said what ${name} holds`))
+      expect(serve(pen, 'A', 5)).toBe('taken')
+    }
+    const plain = cook(opened())
+    eater(plain, { sensitivities: ['nut-allergy'] })
+    expect(said(add(plain, 'salt', { what: 'salt' }))).toBe('taken')
+    expect(serve(plain, 'A', 5, 'di')).toBe('taken')
+  })
+  it('tells peas and lentils to whom no pulse agrees with, and what miso and oyster sauce are made of', () => {
+    const pen = cook(opened())
+    eater(pen, { sensitivities: ['legume-allergy'] })
+    expect(said(add(pen, 'red lentils'))).toBe('taken')
+    expect(serve(pen, 'A', 5, 'di')).toMatch(/nobody said what red lentils holds/)
+    const known = cook(opened())
+    eater(known, { sensitivities: ['legume-allergy'] })
+    expect(said(add(known, 'chickpeas'))).toBe('taken')
+    expect(serve(known, 'A', 5, 'di')).toMatch(/Di must not eat this: there is chickpeas in it \(legume\)/)
+    expect(['miso', 'oyster sauce', 'cider vinegar'].map(allergensOf)).toEqual([['soy', 'gluten'], ['molluscs', 'gluten', 'soy'], ['sulphites']]) // prettier-ignore
+  })
   it('goes with the food into a batch', () => {
     const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
     makeSafeKind(bringInKind(pen, 'nettle', 'B'), 'nettle', 'B')
@@ -111,6 +185,9 @@ describe('what is put to food', () => {
     expect(against('Ramsons')).toMatch(/^Ramsons is a plant of the plant list: weigh it in as a lot of its own/)
     expect(against('monkshood')).toBe('monkshood poisons: it goes into no pot.')
     expect(against('Conium')).toMatch(/poisons/)
+    for (const name of ['winter aconite', 'Anticlea elegans', 'pennyroyal', 'tung nuts'])
+      expect(against(name)).toMatch(/poisons/)
+    for (const name of ['cèpes', 'chicken of the woods', 'Steinpilze']) expect(against(name)).toMatch(/gathered fungi/)
     expect(against('chanterelles')).toMatch(/gathered fungi go into no pot here/)
     expect(against('tinned mushrooms')).toBe('taken')
     expect(against('potatoes')).toBe('taken')
@@ -230,6 +307,9 @@ describe('a plant of one’s own', () => {
   it('is no poison under its own name, nor misspelt, nor in a poisonous genus or family', () => {
     expect(refused({ scientificName: 'Delphinium novum' })).toMatch(/Delphinium is a genus that has poisoned people/)
     expect(refused({ scientificName: 'Digitaliss repens' })).toMatch(/Digitaliss is written nearly like Digitalis/)
+    expect(refused({ scientificName: 'Mentha pulegium', family: 'Lamiaceae' })).toMatch(
+      /although others of its genus are food/,
+    )
     expect(refused({ commonName: 'Water hemlock' })).toMatch(/is the name of a plant that poisons/)
     expect(refused({ family: 'Solanaceae' })).toMatch(/Solanaceae are mostly poisonous/)
     expect(refused({ scientificName: 'Cantharellus cibarius' })).toMatch(/gathered fungi are not put on record/)

@@ -10,12 +10,8 @@ export function addedTo(lot: LotState): readonly AddedFact[] {
 }
 
 /** What an ingredient holds that must be told of: what its name tells and what the cook said, together; undefined where nobody knows. */
-export function holds({
-  what,
-  name,
-  allergens,
-}: Pick<AddedFact, 'what' | 'name' | 'allergens'>): readonly Allergen[] | undefined {
-  const byName = allergensOf(name) ?? (what === 'other' ? undefined : (allergensOf(what) ?? []))
+export function holds({ name, allergens }: Pick<AddedFact, 'name' | 'allergens'>): readonly Allergen[] | undefined {
+  const byName = allergensOf(name)
   return byName === undefined && allergens === undefined
     ? undefined
     : [...new Set([...(byName ?? []), ...(allergens ?? [])])]

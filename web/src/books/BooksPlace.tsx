@@ -1,5 +1,5 @@
 import { formatCount, formatDay, fromMs, inOrder, LARGEST_FILE_BYTES, type ImportReading } from '@ellop/core'
-import { Button, Checkbox } from 'antd'
+import { Button, Checkbox, Modal } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useShallow } from 'zustand/react/shallow'
@@ -10,6 +10,7 @@ import { askToKeep, roomThereIs, type Room } from '../book/room'
 import { useSecondCopy } from '../secondCopy/secondCopy'
 import { FileInput } from '../controls/FileInput'
 import { say, sayRefused } from '../controls/said'
+import { NotAllowed } from '../notebook/NotAllowed'
 import { UnitsCard } from '../units/UnitsCard'
 import { EatersCard } from './EatersCard'
 import { KitchenCard } from './KitchenCard'
@@ -106,6 +107,7 @@ function Guest() {
   const ownInput = useRef<HTMLInputElement>(null)
   const [mine, setMine] = useState(false)
   const [reading, setReading] = useState<ImportReading>()
+  const [carrying, setCarrying] = useState<Extract<ImportReading, { ok: true }>>()
   const read = async (file: File | undefined) => {
     if (file === undefined) return
     if (file.size > LARGEST_FILE_BYTES)
@@ -122,8 +124,11 @@ function Guest() {
       return setReading({ ok: false, message: 'The file is larger than 100 MB. Nothing was added.' })
     const found = await readGuest(await file.text())
     setReading(found)
-    if (!found.ok) return
-    await carryOn(found.book, found.fresh)
+    if (found.ok) setCarrying(found)
+  }
+  const goOn = async ({ book: id, fresh }: Extract<ImportReading, { ok: true }>) => {
+    setCarrying(undefined)
+    await carryOn(id, fresh)
     say('Your book is here')
     void navigate('/basket')
   }
@@ -154,6 +159,24 @@ function Guest() {
           Go on with my book here
         </Button>
       </div>
+      <Modal
+        title="Go on with my book"
+        open={carrying !== undefined}
+        onCancel={() => setCarrying(undefined)}
+        footer={null}
+      >
+        {carrying !== undefined && (
+          <>
+            <p>{formatCount(carrying.fresh.length, 'entry', 'entries')} are in it.</p>
+            <NotAllowed fresh={carrying.fresh} />
+            <div className="acts">
+              <Button type="primary" size="large" onClick={() => void goOn(carrying)}>
+                Go on with it here
+              </Button>
+            </div>
+          </>
+        )}
+      </Modal>
       <FileInput
         input={ownInput}
         label="The file of my own book"

@@ -376,9 +376,10 @@ const AddIngredient = memo(function AddIngredient({ lot }: { lot: LotState }) {
   const [typed, setTyped] = useState<string>()
   const [said, setSaid] = useState<readonly Allergen[]>([])
   const [none, setNone] = useState(false)
-  const known = allergensOf(name.trim() === '' ? what : name)
-  // What the list does not know is asked for; what it knows is told.
-  const asked = what === 'other' && name.trim() !== '' && known === undefined
+  const called = name.trim() || what
+  const known = allergensOf(called)
+  // What the list does not know is asked for, an oil or a vinegar too; what it knows is told.
+  const asked = called !== 'other' && known === undefined
   const submit = () => {
     const read = readField(mass)
     setTyped('error' in read ? read.error : undefined)
@@ -388,7 +389,7 @@ const AddIngredient = memo(function AddIngredient({ lot }: { lot: LotState }) {
           type: 'ingredient-added',
           lot: lot.id,
           what,
-          name: name.trim() || what,
+          name: called,
           mass_g: read.value,
           ...(asked && (none || said.length > 0) ? { allergens: [...said] } : {}),
         },
@@ -415,7 +416,7 @@ const AddIngredient = memo(function AddIngredient({ lot }: { lot: LotState }) {
         )}
         {asked && (
           <fieldset className="allergens">
-            <legend>What does {name.trim()} hold? Read the packet.</legend>
+            <legend>What does {called} hold? Read the packet.</legend>
             <Checkbox.Group
               value={[...said]}
               onChange={(values) => {

@@ -16,6 +16,7 @@ import { FileInput } from '../controls/FileInput'
 import { HoldButton } from '../controls/HoldButton'
 import { say, sayRefused } from '../controls/said'
 import { EntryLine } from './EntryLine'
+import { NotAllowed } from './NotAllowed'
 import { Redate } from './Redate'
 import { saveFile } from './saveFile'
 import { StrikeOut } from './StrikeOut'
@@ -146,7 +147,7 @@ const BookFileActs = memo(function BookFileActs() {
   const book = useBook((store) => store.book)
   const patches = useBook(({ log }) => log.state.house.patches)
   const input = useRef<HTMLInputElement>(null)
-  const [reading, setReading] = useState<ImportReading>()
+  const [reading, setReading] = useState<ImportReading & { readonly own: readonly Entry[] }>()
   const [clearing, setClearing] = useState(false)
   const [asking, setAsking] = useState(false)
   const placed = Object.values(patches).some(({ position }) => position !== undefined)
@@ -159,8 +160,9 @@ const BookFileActs = memo(function BookFileActs() {
   const read = async (file: File | undefined) => {
     if (file === undefined) return
     if (file.size > LARGEST_FILE_BYTES)
-      return setReading({ ok: false, message: 'The file is larger than 100 MB. Nothing was added.' })
-    setReading(await readImport(await file.text()))
+      return setReading({ own: [], ok: false, message: 'The file is larger than 100 MB. Nothing was added.' })
+    const found = await readImport(await file.text())
+    setReading({ ...found, own: [...useBook.getState().log.entries.values()] })
   }
   const take = async () => {
     if (reading === undefined || !reading.ok) return
@@ -217,6 +219,7 @@ const BookFileActs = memo(function BookFileActs() {
               {formatCount(reading.known, 'entry', 'entries')} of the file {reading.known === 1 ? 'is' : 'are'} here
               already.
             </p>
+            <NotAllowed own={reading.own} fresh={reading.fresh} />
             <div className="acts">
               <Button type="primary" size="large" disabled={reading.fresh.length === 0} onClick={() => void take()}>
                 Add them

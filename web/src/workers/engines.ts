@@ -1,6 +1,7 @@
 import type { SeasonAsked } from './season'
 import type {
   CompareWaysInput,
+  Entry,
   LeachLessons,
   Move,
   RehearsalLimits,
@@ -46,6 +47,9 @@ export const ENGINES = {
   timetable: (input: ScheduleInput) => schedule(input, () => performance.now()),
   /** With the catalogue behind it, which the other engines do without. */
   season: async (asked: SeasonAsked) => (await import('./season')).seasonAnswer(asked),
+  /** Which acts noted elsewhere would not have been allowed: with the catalogue behind it, as the season. */
+  notAllowed: async (asked: { readonly own: readonly Entry[]; readonly fresh: readonly Entry[] }) =>
+    (await import('./notAllowed')).notAllowedOf(asked),
   /** The forecast, and after which of the next baths a taste would tell most. */
   leachForecast: ({ asked, from, lessons }: LeachQuestion) => {
     const { learned, lots, samePatch } = learn(asked, lessons)

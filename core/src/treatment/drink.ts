@@ -1,0 +1,14 @@
+import type { Catalogue } from '../flora/catalogue'
+import type { LotState } from '../lot/lotState'
+import { lotUse } from './batchUse'
+import { protocolOf } from './progress'
+
+/**
+ * Whether the lot is steeped to be drunk and has not been strained yet: its way was chosen for tea and has a step that steeps it in water. What is
+ * drunk is then weighed, and the plant in it counts by each cup's share.
+ */
+export function steepsToDrink(lot: LotState, catalogue: Catalogue): boolean {
+  const use = lot.way?.goal === 'tea' ? lotUse(lot, catalogue) : undefined
+  const steps = use === undefined ? [] : (protocolOf(lot, use)?.steps ?? [])
+  return steps.some(({ op }) => op === 'infuse-water') && !lot.flows.some(({ what }) => what === 'straining')
+}
