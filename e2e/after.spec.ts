@@ -1,3 +1,4 @@
+import { BOOK_VERSION, CATALOGUE } from '@ellop/core'
 import { expect, test, type Page } from '@playwright/test'
 import { choose, follow, hold, openDemo, startOwn } from './cook'
 
@@ -232,4 +233,35 @@ test('a stored row that cannot be read is set aside by name, and the rest of the
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save the unreadable rows' }).click()
   expect((await download).suggestedFilename()).toBe('ellop-unreadable.json')
+})
+
+test('what a file says was eaten against a closed gate is told act by act before it is taken in, and then holds as a fact', async ({
+  page,
+}) => {
+  await openDemo(page, '/notebook')
+  const at = '2027-05-16T13:30:00.000Z'
+  const served = {
+    ...{ id: 'from-elsewhere', at, noted: at, book: 'demo', by: 'cook', device: 'phone', type: 'served' },
+    ...{ lot: '27-006', pack: null, dish: 'salad', portions: [{ eater: 'oswin', mass_g: 40 }] },
+  }
+  const file = {
+    format: 'ellop-book',
+    version: BOOK_VERSION,
+    book: 'demo',
+    exportedAt: at,
+    count: 1,
+    entries: [served],
+  }
+  await page.getByLabel('A book file').setInputFiles({
+    name: 'phone.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ ...file, catalogueRevision: CATALOGUE.revision })),
+  })
+  const dialog = page.getByRole('dialog', { name: 'Import' })
+  await expect(dialog.getByRole('alert')).toContainText('1 act would not have been allowed here.')
+  await expect(dialog.getByRole('listitem')).toContainText(/Lot 27-006: Served .*salad/)
+  await dialog.getByRole('button', { name: 'Add them' }).click()
+  await expect(page.locator('.said')).toContainText('1 entry added')
+  await follow(page, '/table')
+  await expect(page.getByRole('alert').first()).toContainText('salad (Oswin)')
 })
