@@ -4,7 +4,16 @@ import { plainWords, tellLabel } from '../flora/vocabulary'
 import { isHarmful, type Clearance as WholeClearance } from '../identity/clear'
 import { carriedOver } from '../identity/carriedOver'
 import { familyMarks, familyText, familyTold } from '../identity/familyMarks'
-import { countingTells, lotContradictions, lotJudged, laterWords, meetingDays, shownLater } from '../identity/lotTells'
+import {
+  countingTells,
+  lotContradictions,
+  lotJudged,
+  laterWords,
+  COOK,
+  meetingDays,
+  tellerOf,
+  shownLater,
+} from '../identity/lotTells'
 import { kinOf } from '../lot/kin'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { formatList } from '../quantity/format'
@@ -55,7 +64,7 @@ function pickingIdentity(lot: LotState, context: JudgeContext): Finding {
     ...(carried === undefined ? standingReasons(clearance, taxon, context) : carried.due),
     ...(carried === undefined ? familyReasons(lot, taxon, context) : []),
     ...lyingReasons(lot, taxon),
-    ...meetingReasons(clearance, taxon, context),
+    ...meetingReasons(clearance, taxon, lot, context),
     ...(lot.attestedAt === null ? ['You have not yet said that you are certain.'] : []),
     ...mixedReasons(lot),
   ]
@@ -181,9 +190,16 @@ function standingReasons({ standing }: Clearance, claimed: Taxon, { catalogue }:
   return more === 0 ? named : [...named, `${more} more harmful plants are not ruled out yet.`]
 }
 
-function meetingReasons({ encountersNeeded }: Clearance, taxon: Taxon, context: JudgeContext): readonly string[] {
-  const met = meetingDays(taxon, context)
-  return met < encountersNeeded
-    ? [`You have met ${nameInText(taxon)} on ${met} of the ${encountersNeeded} days it takes before eating it.`]
-    : []
+function meetingReasons(
+  { encountersNeeded }: Clearance,
+  taxon: Taxon,
+  lot: LotState,
+  context: JudgeContext,
+): readonly string[] {
+  const who = tellerOf(lot, context)
+  const met = meetingDays(taxon, context, who)
+  if (met >= encountersNeeded) return []
+  const name =
+    who === (context.writer ?? COOK) ? 'You have' : `${context.book.house.eaters[who]?.name ?? 'The cook'} has`
+  return [`${name} met ${nameInText(taxon)} on ${met} of the ${encountersNeeded} days it takes before eating it.`]
 }

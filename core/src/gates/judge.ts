@@ -45,8 +45,8 @@ function find(gate: Gate, lot: LotState, context: JudgeContext, intent: Intent):
 
 /** A pack as the gates see it: the treatment it had when it was packed, and all that has been learnt of its lot since. */
 export function packAsLot(lot: LotState, pack: PackState): LotState {
-  const { tells, firstCutAt, firstCutNoted, attestedAt, strays, stand, sorted, tastes } = lot
-  const learnt = { tells, firstCutAt, firstCutNoted, attestedAt, strays, stand, sorted, tastes }
+  const { tells, firstCutAt, firstCutNoted, attestedAt, attestedBy, strays, stand, sorted, tastes } = lot
+  const learnt = { tells, firstCutAt, firstCutNoted, attestedAt, attestedBy, strays, stand, sorted, tastes }
   return { ...pack.lotThen, ...learnt, asPack: pack.id }
 }
 

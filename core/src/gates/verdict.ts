@@ -42,6 +42,8 @@ export interface JudgeContext {
   readonly book: BookState
   readonly catalogue: Catalogue
   readonly now: Instant
+  /** Who is at it, where that is not the cook who keeps the book: meetings and certainty count for one person alone. */
+  readonly writer?: string
 }
 
 /** No, and why. */

@@ -7,7 +7,7 @@ import type { LotState, WeighIn } from '../lot/lotState'
 import { addDays, dayOf } from '../quantity/instant'
 import { hasDeadlyDouble, isHarmful } from './clear'
 import { familyMarks, familyTold } from './familyMarks'
-import { countingTells, lotJudged, type Moment } from './lotTells'
+import { countingTells, lotJudged, tellerOf, type Moment } from './lotTells'
 
 const LONGEST_YEAR_days = 367
 
@@ -48,7 +48,7 @@ export function carriedOver(lot: LotState, taxon: Taxon, context: Moment): Carri
   const shown = same.findLast((other) => {
     const { missing, standing, contradictions } = lotJudged(other, taxon, context)
     return (
-      other.attestedAt !== null &&
+      other.attestedBy === tellerOf(lot, context) &&
       missing.length === 0 &&
       contradictions.length === 0 &&
       !standing.some(isHarmful) &&

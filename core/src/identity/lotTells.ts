@@ -16,6 +16,16 @@ export interface Moment {
   readonly book: BookState
   readonly catalogue: Catalogue
   readonly now: Instant
+  /** Who is at it, where that is not the cook who keeps the book. */
+  readonly writer?: string
+}
+
+/** Whoever keeps the book: all that was written before anybody else was chosen is theirs. */
+export const COOK = 'cook'
+
+/** Whose meetings and certainty count for a lot: those of who was certain of it, before that those of who is at it. */
+export function tellerOf({ attestedBy }: Pick<LotState, 'attestedBy'>, { writer }: Pick<Moment, 'writer'>): string {
+  return attestedBy ?? writer ?? COOK
 }
 
 /** The lot's tells, as far as they count, held against the catalogue; what stands in for a tell out of season is asked for too. */
@@ -175,18 +185,23 @@ interface DaysMet {
 }
 
 /** A list of meetings never changes, and every gate asks for its days. */
-const DAYS = new WeakMap<Meetings, DaysMet>()
+const DAYS = new WeakMap<Meetings, Map<string, DaysMet>>()
 
-function daysOf(meetings: Meetings, timeZone: string): DaysMet {
-  const known = DAYS.get(meetings)
-  if (known?.timeZone === timeZone) return known
+function daysOf(meetings: Meetings, timeZone: string, who: string): DaysMet {
+  const known = DAYS.get(meetings) ?? new Map<string, DaysMet>()
+  DAYS.set(meetings, known)
+  const found = known.get(who)
+  if (found?.timeZone === timeZone) return found
   const days = new Map<string, Instant>()
+  let last: Instant = ''
   for (const meeting of meetings) {
+    if (meeting.by !== who) continue
     const day = dayOfMeeting(meeting, timeZone)
     if (!days.has(day)) days.set(day, meeting.at)
+    last = meeting.at
   }
-  const met = { timeZone, days, last: meetings.at(-1)?.at ?? '' }
-  DAYS.set(meetings, met)
+  const met = { timeZone, days, last }
+  known.set(who, met)
   return met
 }
 
@@ -201,11 +216,15 @@ function dayOfMeeting(meeting: { readonly at: Instant }, timeZone: string): stri
   return day
 }
 
-/** Distinct days on which the cook met the plant, up to now. */
-export function meetingDays(taxon: Taxon, { book, now }: Pick<Moment, 'book' | 'now'>): number {
+/** Distinct days on which somebody met the plant, up to now; without a name, who is at it. */
+export function meetingDays(
+  taxon: Taxon,
+  { book, now, writer }: Pick<Moment, 'book' | 'now' | 'writer'>,
+  who = writer ?? COOK,
+): number {
   const timeZone = kitchenAt(book.house, now)?.timeZone ?? 'UTC'
   const lists = [taxon.scientificName, ...taxon.synonyms]
-    .map((name) => daysOf(book.house.meetings[name] ?? NEVER, timeZone))
+    .map((name) => daysOf(book.house.meetings[name] ?? NEVER, timeZone, who))
     .filter(({ days }) => days.size > 0)
   const [only] = lists
   // Noted under one name, and nothing of it still to come: its days are counted already.

@@ -59,6 +59,8 @@ export interface SetRight {
 /** A plant met, and where, if that was told. */
 export interface Meeting {
   readonly at: Instant
+  /** Who met it: an eater's id, or the cook who keeps the book. */
+  readonly by: string
   readonly stage: Stage
   readonly patch?: PatchId
   readonly mentor?: string

@@ -14,7 +14,15 @@ import { FOOD_GATES, GATE_NAMES, type GateVerdict, type JudgeContext } from '../
 import { emptyLot, isBegun, isOnlyCounted, strandsOf, USED_UP_g, type LotState, type PackState } from '../lot/lotState'
 import { instrument } from '../instruments/instruments'
 import { massBalance } from '../lot/story'
-import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, withoutCapital } from '../quantity/format'
+import {
+  formatCount,
+  formatList,
+  formatMass,
+  formatSpan,
+  formatTemp,
+  formatVolume,
+  withoutCapital,
+} from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { leftoverChoices } from '../treatment/leftovers'
@@ -87,7 +95,7 @@ export function propose(entry: Entry, log: BookLog, catalogue: Catalogue, now: I
   if (log.entries.has(entry.id)) return no('id', 'This entry is in the log already.')
   if (entry.type === 'struck') return checkStrike(entry, log)
   if (entry.type === 'redated') return checkRedating(entry, log, now)
-  const context: JudgeContext = { book: log.state, catalogue, now: entry.at > now ? now : entry.at }
+  const context: JudgeContext = { book: log.state, catalogue, now: entry.at > now ? now : entry.at, writer: entry.by }
   if (isLineageEntry(entry)) return checkLineage(entry, context)
   if (!isLotEntry(entry)) return checkHouseEntry(entry, log.state, catalogue)
   const lot = log.state.lots.get(entry.lot)

@@ -99,7 +99,8 @@ function changeOf(before: JudgeContext, after: JudgeContext): Change | undefined
   const { meetings: metBefore, ...houseBefore } = before.book.house
   const { meetings, ...house } = after.book.house
   const sameHouse = (Object.keys(house) as (keyof typeof house)[]).every((key) => house[key] === houseBefore[key])
-  if (!sameHouse || before.catalogue !== after.catalogue || before.now !== after.now) return undefined
+  const sameHands = before.catalogue === after.catalogue && before.writer === after.writer
+  if (!sameHouse || !sameHands || before.now !== after.now) return undefined
   const reached = new Set<string>()
   for (const name of new Set([...Object.keys(metBefore), ...Object.keys(meetings)]))
     if (metBefore[name] !== meetings[name]) reached.add(plantTie(name, after.catalogue))

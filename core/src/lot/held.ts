@@ -52,6 +52,7 @@ function heldAmong(lots: readonly LotState[], context: JudgeContext, since: Inst
                 ...lotThen,
                 tells: lot.tells,
                 attestedAt: lot.attestedAt,
+                attestedBy: lot.attestedBy,
                 attestedStand: lot.attestedStand,
                 strays: lot.strays,
                 // What was told wrong of it after it was eaten concerns those who ate.

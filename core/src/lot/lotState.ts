@@ -21,6 +21,8 @@ export interface LotState {
   /** When the first of what cut it was written down: giving the cutting another time makes no later note an earlier one. */
   readonly firstCutNoted: Instant | null
   readonly attestedAt: Instant | null
+  /** Who was certain: an eater's id, or the cook who keeps the book. */
+  readonly attestedBy: string | null
   /** The stand as it was when certainty was attested; null where it was not asked. */
   readonly attestedStand: { readonly mixed: boolean; readonly stemsSeen: number } | null
   readonly strays: {
@@ -397,6 +399,7 @@ export function emptyLot(id: LotId): LotState {
     firstCutAt: null,
     firstCutNoted: null,
     attestedAt: null,
+    attestedBy: null,
     attestedStand: null,
     strays: { reportedAt: null, sortedAt: null, brokenUp: false, pending: 0 },
     stand: null,

@@ -17,6 +17,8 @@ const WRITER = { book: 'test', by: 'cook', device: 'test' }
 export class Pen {
   log: BookLog = EMPTY_LOG
   now: Instant = START
+  /** Who writes. */
+  by = 'cook'
   readonly catalogue: Catalogue
   #count = 0
 
@@ -40,7 +42,7 @@ export class Pen {
 
   stamp(saying: Saying, at: Instant = this.now): Entry {
     this.#count += 1
-    return stampEntry(saying, WRITER, { id: `e${String(this.#count).padStart(6, '0')}`, at, noted: this.now })
+    return stampEntry(saying, { ...WRITER, by: this.by }, { id: `e${String(this.#count).padStart(6, '0')}`, at, noted: this.now })
   }
 
   /** Proposes; appends when taken. */
@@ -67,7 +69,7 @@ export class Pen {
   }
 
   get context(): JudgeContext {
-    return { book: this.log.state, catalogue: this.catalogue, now: this.now }
+    return { book: this.log.state, catalogue: this.catalogue, now: this.now, writer: this.by }
   }
 
   lot(id = 'A'): LotState {

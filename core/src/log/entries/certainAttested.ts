@@ -1,7 +1,7 @@
 import type { LotState } from '../../lot/lotState'
 import type { EntryBase, EntryDef, LotId } from '../entry'
 
-/** The cook attests to being certain of the plant: all or nothing. */
+/** Whoever writes attests to being certain of the plant, all or nothing: from then on that person's meetings count for the lot. */
 export interface CertainAttested extends EntryBase {
   readonly type: 'certain-attested'
   readonly lot: LotId
@@ -10,5 +10,5 @@ export interface CertainAttested extends EntryBase {
 }
 
 export const certainAttested: EntryDef<CertainAttested, LotState> = {
-  apply: (lot, { at, stand }) => ({ ...lot, attestedAt: at, attestedStand: stand ?? null }),
+  apply: (lot, { at, by, stand }) => ({ ...lot, attestedAt: at, attestedBy: by, attestedStand: stand ?? null }),
 }

@@ -19,8 +19,8 @@ export const opened: LineageDef<Opened> = {
     const pack = lot?.packs.find((each) => each.id === packId)
     if (lot === undefined || pack === undefined) return
     const taken_g = Math.min(mass_g, pack.mass_g)
-    const { tells, attestedAt, attestedStand, strays, stand, sorted } = lot
-    const food = { ...pack.lotThen, tells, attestedAt, attestedStand, strays, stand, sorted }
+    const { tells, attestedAt, attestedBy, attestedStand, strays, stand, sorted } = lot
+    const food = { ...pack.lotThen, tells, attestedAt, attestedBy, attestedStand, strays, stand, sorted }
     const stay: Stay = {
       pack: packId,
       store: pack.store,

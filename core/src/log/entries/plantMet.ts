@@ -2,7 +2,7 @@ import type { Stage } from '../../flora/vocabulary'
 import type { EntryBase, EntryDef, PatchId } from '../entry'
 import type { HouseState } from '../houseState'
 
-/** The cook met a plant and was sure of it: counted by day and season, never blended with anybody else's meetings. */
+/** Whoever writes met a plant and was sure of it: counted by day and season, never blended with anybody else's meetings. */
 export interface PlantMet extends EntryBase {
   readonly type: 'plant-met'
   readonly taxon: string
@@ -14,16 +14,18 @@ export interface PlantMet extends EntryBase {
 }
 
 export const plantMet: EntryDef<PlantMet, HouseState> = {
-  apply(house, { taxon, at, stage, patch, mentor }) {
+  apply(house, { taxon, at, by, stage, patch, mentor }) {
     const meeting = {
       at,
+      by,
       stage,
       ...(patch === undefined ? {} : { patch }),
       ...(mentor === undefined ? {} : { mentor }),
     }
     const met = house.meetings[taxon] ?? []
+    const last = met.at(-1)
     // The same moment noted twice is one meeting.
-    return met.at(-1)?.at === at
+    return last?.at === at && last.by === by
       ? house
       : {
           ...house,
