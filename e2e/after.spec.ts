@@ -1,6 +1,6 @@
 import { BOOK_VERSION, CATALOGUE } from '@ellop/core'
 import { expect, test, type Page } from '@playwright/test'
-import { choose, follow, hold, openDemo, startOwn } from './cook'
+import { attest, choose, follow, hold, openDemo, startOwn, tellNettle, weighIn } from './cook'
 
 const DAY_ms = 86_400_000
 const pack = (page: Page, code: string) => page.locator('.pack', { hasText: code }).first()
@@ -264,4 +264,28 @@ test('what a file says was eaten against a closed gate is told act by act before
   await expect(page.locator('.said')).toContainText('1 entry added')
   await follow(page, '/table')
   await expect(page.getByRole('alert').first()).toContainText('salad (Oswin)')
+})
+
+test('who is at it is chosen in one touch: another’s meetings open nothing, and who has met it may be certain instead', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await weighIn(page)
+  await tellNettle(page)
+  const who = page.getByRole('group', { name: 'Who is at it' })
+  await who.getByText('Oswin', { exact: true }).click()
+  await expect(page.locator('.path-bar')).toContainText('Oswin is at it')
+  await attest(page)
+  await expect(page.locator('#now-title')).toHaveText('Meet it more often first')
+  await expect(page.locator('.lot-head .ribbon')).toHaveAccessibleName(/Identity ajar/)
+  // It stays so over a reload: hands change seldom.
+  await page.reload()
+  await expect(page.locator('.path-bar')).toContainText('Oswin is at it')
+  await page.locator('.now').getByRole('button', { name: 'I met it, and was sure' }).click()
+  await expect(page.locator('.said')).toContainText('Meeting noted')
+  await expect(page.locator('.lot-head .ribbon')).toHaveAccessibleName(/Identity ajar/)
+  await page.locator('.now').getByText('the cook', { exact: true }).click()
+  await attest(page)
+  await expect(page.locator('.lot-head .ribbon')).toHaveAccessibleName(/Identity open/)
+  await expect(page.locator('#now-title')).toHaveText('How much stood there?')
 })

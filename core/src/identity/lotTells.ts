@@ -2,7 +2,7 @@ import type { Catalogue } from '../flora/catalogue'
 import type { Season, Taxon } from '../flora/taxon'
 import { plainWords, tellLabel } from '../flora/vocabulary'
 import type { BookState } from '../log/fold'
-import { kitchenAt, type HouseState } from '../log/houseState'
+import { kitchenAt, type EaterState, type HouseState } from '../log/houseState'
 import type { LotState, TellFact } from '../lot/lotState'
 import { formatList } from '../quantity/format'
 import { isSouthern } from '../quantity/hemisphere'
@@ -22,6 +22,11 @@ export interface Moment {
 
 /** Whoever keeps the book: all that was written before anybody else was chosen is theirs. */
 export const COOK = 'cook'
+
+/** Who of those who eat may write in the book: the grown up. */
+export function writersOf(eaters: HouseState['eaters']): readonly EaterState[] {
+  return Object.values(eaters).filter(({ kind }) => kind === 'adult')
+}
 
 /** Whose meetings and certainty count for a lot: those of who was certain of it, before that those of who is at it. */
 export function tellerOf({ attestedBy }: Pick<LotState, 'attestedBy'>, { writer }: Pick<Moment, 'writer'>): string {

@@ -2,6 +2,7 @@ import { boilingPoint, grouped, kitchenAt } from '@ellop/core'
 import { Fragment, useEffect, useRef } from 'react'
 import { NavLink, useLocation } from 'react-router'
 import { useBook, useJudgeContext } from '../book/bookStore'
+import { useWriterName } from '../controls/WhoWrites'
 import { PLACES } from './places'
 import { useIsPhone } from './useWidth'
 import { formatTemp, inUnits } from '../units/units'
@@ -14,6 +15,7 @@ export function PathBar() {
   const open = useBook(({ book: current }) => current)
   const path = useRef<HTMLElement>(null)
   const phone = useIsPhone()
+  const writer = useWriterName()
   useEffect(() => {
     // On a phone the path is wider than the screen: the place one stands in is to be seen on it.
     if (phone) path.current?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
@@ -59,6 +61,7 @@ export function PathBar() {
                 : open.kind === 'guest'
                   ? 'Somebody else’s, only read'
                   : 'Your book'}
+              {writer !== undefined && ` · ${writer} is at it`}
             </NavLink>
           </span>
         )}

@@ -2,6 +2,7 @@ import {
   addEntries,
   CATALOGUE,
   catalogueWith,
+  COOK,
   EMPTY_LOG,
   foldLog,
   fromMs,
@@ -12,6 +13,7 @@ import {
   stampEntry,
   toMs,
   writeBook,
+  writersOf,
   writeEntriesCsv,
   type BookLog,
   type Entry,
@@ -25,7 +27,16 @@ import {
 } from '@ellop/core'
 import { v7 } from 'uuid'
 import { create } from 'zustand'
-import { addBook, chooseBook, DEMO_BOOK, forgetBook, listBooks, type BookRow } from './books'
+import {
+  addBook,
+  chooseBook,
+  chosenWriter,
+  chooseWriter,
+  DEMO_BOOK,
+  forgetBook,
+  listBooks,
+  type BookRow,
+} from './books'
 import { bookNow, machineMs, setClock, type ClockSetting } from './clock'
 import { readUnits } from '../units/units'
 import { askEngine } from '../workers/ask'
@@ -56,6 +67,8 @@ interface BookStore {
   readonly books: readonly BookRow[]
   readonly log: BookLog
   readonly clock: ClockSetting
+  /** Who is at it: an eater, or the cook who keeps the book. What is noted is theirs, meetings and certainty too. */
+  readonly writer: string
   /** When it was last saved to a file, on the machine's clock; undefined: never. */
   readonly savedAt: number | undefined
   /** Stored rows that could not be read. */
@@ -71,6 +84,7 @@ interface BookStore {
   readonly startOwn: (answers: NewBook) => Promise<void>
   readonly closeGuest: () => Promise<void>
   readonly note: (saying: Saying, at?: Instant) => Promise<Noted>
+  readonly writeAs: (writer: string) => Promise<void>
   readonly windTo: (instant: Instant) => Promise<void>
   /** The book as a file; where patches lie stays out of it unless asked. */
   readonly exportText: (positions?: PositionsInFile) => string
@@ -117,6 +131,7 @@ export const useBook = create<BookStore>((set, get) => ({
   savedAt: undefined,
   setAside: [],
   clockBehind: false,
+  writer: COOK,
   minute: fromMs(0),
   second: fromMs(0),
   async open(wanted, fallback) {
@@ -171,7 +186,11 @@ export const useBook = create<BookStore>((set, get) => ({
     const { clock, book } = get()
     if (book.kind === 'guest') return { ok: false, field: '', message: ONLY_READ }
     const now = nowOf(get().log, clock)
-    const entry = stampEntry(saying, writerOf(book), { id: v7({ msecs: toMs(now) }), at: at ?? now, noted: now })
+    const entry = stampEntry(saying, writerOf(book, get().writer), {
+      id: v7({ msecs: toMs(now) }),
+      at: at ?? now,
+      noted: now,
+    })
     const shape = await loadEntryShape()
     if (shape === undefined) return { ok: false, field: '', message: NOT_WHOLE }
     const read = shape.readEntry(entry)
@@ -203,6 +222,10 @@ export const useBook = create<BookStore>((set, get) => ({
         return { ok: true, entry }
       }
     })
+  },
+  async writeAs(writer) {
+    set({ writer })
+    await chooseWriter(get().book.id, writer)
   },
   async windTo(instant) {
     if (get().book.kind !== 'demo') return
@@ -309,7 +332,7 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
   channel?.close()
   storage = openStorage(book)
   const startListening = hearOtherTabs(book, set, get)
-  const found = await storage.load()
+  const [found, last] = await Promise.all([storage.load(), chosenWriter(book.id)])
   const demo =
     book.kind === 'demo' && !(found.seeded && found.clock !== undefined) ? await import('@ellop/demo') : undefined
   // Brought back from the second copy, it has lost its clock: it goes on from what was noted last.
@@ -319,11 +342,13 @@ async function openBook(book: BookRow, set: Set, get: () => BookStore): Promise<
   const fresh = found.seeded || demo === undefined ? [] : missingFrom(found.entries, demo.makeDemoBook())
   if (!found.seeded) await storage.appendAll(fresh, true)
   const now = bookNow(clock)
+  const log = foldLog([...found.entries, ...fresh])
   set({
     status: 'ready',
     book,
-    log: foldLog([...found.entries, ...fresh]),
+    log,
     clock,
+    writer: writersOf(log.state.house.eaters).some(({ id }) => id === last) ? (last ?? COOK) : COOK,
     savedAt: found.savedAt,
     setAside: found.setAside,
     clockBehind: false,
@@ -396,8 +421,8 @@ function tellOtherTabs(entries: readonly Entry[]): void {
   channel?.postMessage({ entries })
 }
 
-function writerOf({ id }: BookRow) {
-  return { book: id, by: 'cook', device: 'this-browser' }
+function writerOf({ id }: BookRow, by = COOK) {
+  return { book: id, by, device: 'this-browser' }
 }
 
 function couldNot(fault: unknown): string {
@@ -475,16 +500,16 @@ export function useJudgeContext(): JudgeContext {
 /** The same for once, without being told of what comes after. */
 export const judgeContext = (): JudgeContext => contextOf(useBook.getState())
 
-function contextOf({ log, minute }: Pick<BookStore, 'log' | 'minute'>): JudgeContext {
-  if (context.book !== log.state || context.now !== minute)
-    context = { book: log.state, catalogue: recordsOf(log), now: minute }
+function contextOf({ log, minute, writer }: Pick<BookStore, 'log' | 'minute' | 'writer'>): JudgeContext {
+  if (context.book !== log.state || context.now !== minute || context.writer !== writer)
+    context = { book: log.state, catalogue: recordsOf(log), now: minute, writer }
   return context
 }
 
 /** An amendment as it would be written now, for showing what it would change. */
 export function draftAmendment(saying: Saying<'struck'> | Saying<'redated'>, now: Instant): Struck | Redated {
   return {
-    ...writerOf(useBook.getState().book),
+    ...writerOf(useBook.getState().book, useBook.getState().writer),
     id: 'draft',
     at: now,
     noted: now,

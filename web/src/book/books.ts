@@ -20,7 +20,10 @@ export interface FileRow {
 }
 
 /** What was chosen last in this browser. */
-type Choice = { readonly key: 'current'; readonly book: string } | { readonly key: 'units'; readonly units: Units }
+type Choice =
+  | { readonly key: 'current'; readonly book: string }
+  | { readonly key: 'units'; readonly units: Units }
+  | { readonly key: 'writers'; readonly of: Readonly<Record<string, string>> }
 
 class BooksDb extends Dexie {
   readonly books!: Table<BookRow, string>
@@ -113,4 +116,17 @@ export async function chosenUnits(): Promise<Units> {
 
 export async function chooseUnits(units: Units): Promise<void> {
   await db.choice.put({ key: 'units', units })
+}
+
+/** Who was at it last in a book, by this browser; undefined where nobody but the cook was. */
+export async function chosenWriter(book: string): Promise<string | undefined> {
+  const row = await db.choice.get('writers')
+  return row?.key === 'writers' ? row.of[book] : undefined
+}
+
+export async function chooseWriter(book: string, writer: string): Promise<void> {
+  await db.transaction('rw', db.choice, async () => {
+    const row = await db.choice.get('writers')
+    await db.choice.put({ key: 'writers', of: { ...(row?.key === 'writers' ? row.of : {}), [book]: writer } })
+  })
 }

@@ -5,6 +5,7 @@ import { v7 } from 'uuid'
 import { useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
 import { Field } from '../controls/Field'
+import { WhoWrites } from '../controls/WhoWrites'
 import { useNote } from '../controls/useNote'
 import { AskEater } from '../table/AskEater'
 
@@ -46,6 +47,7 @@ export function EatersCard() {
           </li>
         ))}
       </ul>
+      <WhoWrites />
       <form
         className="form"
         onSubmit={(event) => {

@@ -12,6 +12,7 @@ import { useState } from 'react'
 import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
+import { WhoWrites } from '../controls/WhoWrites'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { LookForm } from './LookForm'
 import { Refusal } from '../controls/Refusal'
@@ -81,6 +82,7 @@ export function AsLastTimeForm({
         </p>
       </div>
       <Refusal sentence={otherError(['kept_g'])} />
+      <WhoWrites />
       <div className="acts">
         <HoldButton disabled={seen.length === 0} onHold={() => void confirm()}>
           Hold: all as last time, and I am certain

@@ -4,6 +4,7 @@ import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
+import { WhoWrites } from '../controls/WhoWrites'
 import { Doubles } from './LookForm'
 import { Refusal } from '../controls/Refusal'
 
@@ -54,6 +55,7 @@ export function AttestForm({
           hint={`In a mixed stand ${STEMS_OF_A_MIXED_STAND}, or all where you cut fewer.`}
         />
       )}
+      <WhoWrites />
       <div className="acts">
         <HoldButton onHold={attest}>Hold: I am certain</HoldButton>
       </div>

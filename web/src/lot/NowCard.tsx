@@ -23,6 +23,7 @@ import { StraysForm } from './StraysForm'
 import { TasteForm } from './TasteForm'
 import { WayChoice } from './WayChoice'
 import { WashForm } from './WashForm'
+import { MeetFirst } from './MeetForm'
 import { WeighForm } from './WeighForm'
 import { FreshnessLine } from '../freshness/FreshnessLine'
 import { Stopped } from './Stopped'
@@ -137,6 +138,7 @@ function ActForm({ lot, next, context }: ActProps) {
         </>
       )
     case 'meet':
+      return <MeetFirst lot={lot} />
     case 'running':
     case 'stop':
     case 'done':

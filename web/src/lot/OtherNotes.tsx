@@ -35,6 +35,7 @@ import { CutUpForm, SampleForm, StandsForm } from './StandsForm'
 import { NibbleForm } from './NibbleForm'
 import { PackForm } from './PackForm'
 import { Refusal } from '../controls/Refusal'
+import { MeetForm } from './MeetForm'
 import { formatMass } from '../units/units'
 
 /**
@@ -445,45 +446,11 @@ const AddIngredient = memo(function AddIngredient({ lot }: { lot: LotState }) {
 })
 
 function Meeting({ lot }: { lot: LotState }) {
-  const { write, otherError } = useNote()
-  const { book } = useJudgeContext()
-  const [mentor, setMentor] = useState('')
-  const { weighedIn } = lot
-  if (weighedIn === null) return null
   return (
     <section className="card">
       <h3>You met this plant today</h3>
       <p>Days on which you met it and were sure count towards eating it. A drill or a picture does not.</p>
-      <Field label="Who showed it to you" hint="May stay empty. It stands beside the meeting, never instead of a tell.">
-        {(id, describedBy) => (
-          <Input
-            id={id}
-            aria-describedby={describedBy}
-            size="large"
-            maxLength={80}
-            value={mentor}
-            onChange={(event) => setMentor(event.target.value)}
-          />
-        )}
-      </Field>
-      <Button
-        size="large"
-        onClick={() =>
-          void write(
-            {
-              type: 'plant-met',
-              taxon: weighedIn.taxon,
-              stage: weighedIn.stage,
-              ...(book.house.patches[weighedIn.patch] === undefined ? {} : { patch: weighedIn.patch }),
-              ...(mentor.trim() === '' ? {} : { mentor: mentor.trim() }),
-            },
-            'Meeting noted',
-          )
-        }
-      >
-        I met it, and was sure
-      </Button>
-      <Refusal sentence={otherError([])} />
+      <MeetForm lot={lot} />
     </section>
   )
 }
