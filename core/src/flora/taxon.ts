@@ -84,6 +84,7 @@ export interface Use {
   readonly portion_g?: number
   /** Of what is eaten of it, raw, as it is weighed then: planning value. */
   readonly energy_kcal_per_100g?: number
+  /** Of the plant as served; thinned to a drink or dried to a powder, of what it was raw. */
   readonly firstTaste_g?: number
   /** What may be done with it where a kitchen cannot reach a limit. */
   readonly ifUnreachable?: string

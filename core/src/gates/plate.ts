@@ -135,7 +135,7 @@ function plantVerdict(
     why,
     left_g: left_g / raw_per_g,
   }))
-  const first = firstTaste(use, taxon, eater.id, share, context)
+  const first = firstTaste(use, taxon, eater.id, { share, raw_per_g }, context)
   const limits = [...left, ...shared, ...(first === undefined ? [] : [first])]
   const tightest = limits.reduce((a, b) => (b.left_g < a.left_g ? b : a), { left_g: Infinity, why: '' })
   return {
@@ -148,15 +148,27 @@ function plantVerdict(
   }
 }
 
+/** Dried to a powder a gram is many grams of the plant [planning value: three, more than any pot shrinks greens]. */
+const CONCENTRATED = 3
+
+/** How much of a first taste a gram of plant as served is: of a drink or a thin soup, and of dry powder, what it was raw. */
+const tasteOf_g = (mass_g: number, raw_g: number) => (raw_g < mass_g || raw_g > CONCENTRATED * mass_g ? raw_g : mass_g)
+
 /** The first-taste rule: a very little of a plant never eaten before, then a wait. */
-function firstTaste(use: Use, taxon: Taxon, eater: EaterId, share: number, { book, catalogue, now }: JudgeContext) {
+function firstTaste(
+  use: Use,
+  taxon: Taxon,
+  eater: EaterId,
+  { share, raw_per_g }: Pick<PlantServed, 'share' | 'raw_per_g'>,
+  { book, catalogue, now }: JudgeContext,
+) {
   if (use.firstTaste_g === undefined) return undefined
   const earlier = eatenBy(book, catalogue, eater).filter((each) => each.taxon === taxon && each.serving.at <= now)
   const first = earlier[0]
   if (first !== undefined && minutesBetween(first.serving.at, now) >= FIRST_TASTE_WAIT_MINUTES) return undefined
-  const had_g = earlier.reduce((sum, { mass_g }) => sum + mass_g, 0)
+  const had_g = earlier.reduce((sum, { mass_g, raw_g }) => sum + tasteOf_g(mass_g, raw_g), 0)
   return {
-    left_g: Math.max(0, use.firstTaste_g - had_g) / share,
+    left_g: Math.max(0, use.firstTaste_g - had_g) / tasteOf_g(share, raw_per_g),
     why: 'Their first taste of this plant: a little, then wait until tomorrow and see how it sits.',
   }
 }

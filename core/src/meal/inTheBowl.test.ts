@@ -103,6 +103,13 @@ describe('a drink', () => {
     pen.write({ type: 'thrown-away', lot: 'T', pack: null, mass_g: 500, why: 'cold' })
     expect(plantsServed(pen.lot('T'), CATALOGUE)[0]?.raw_per_g).toBeCloseTo(0.03)
   })
+  it('is a first taste by what steeped in it, as dry powder is by what it was', () => {
+    const pen = strained()
+    // 2 g of tips are the first taste: 67 mL of it.
+    expect(eaterVerdict(pen.lot('T'), pen.context, 'ann').most_g).toBeCloseTo(2 / 0.03)
+    expect(serve(pen, 'T', 60)).toBe('taken')
+    expect(eaterVerdict(pen.lot('T'), pen.context, 'ann').most_g).toBeCloseTo(2 / 0.03 - 60)
+  })
   it('goes the way of all moist food, and is not dry leaf any more', () => {
     const pen = strained()
     pen.wait(5 * 60)

@@ -42,7 +42,11 @@ export class Pen {
 
   stamp(saying: Saying, at: Instant = this.now): Entry {
     this.#count += 1
-    return stampEntry(saying, { ...WRITER, by: this.by }, { id: `e${String(this.#count).padStart(6, '0')}`, at, noted: this.now })
+    return stampEntry(
+      saying,
+      { ...WRITER, by: this.by },
+      { id: `e${String(this.#count).padStart(6, '0')}`, at, noted: this.now },
+    )
   }
 
   /** Proposes; appends when taken. */

@@ -10,5 +10,10 @@ import { protocolOf } from './progress'
 export function steepsToDrink(lot: LotState, catalogue: Catalogue): boolean {
   const use = lot.way?.goal === 'tea' ? lotUse(lot, catalogue) : undefined
   const steps = use === undefined ? [] : (protocolOf(lot, use)?.steps ?? [])
-  return steps.some(({ op }) => op === 'infuse-water') && !lot.flows.some(({ what }) => what === 'straining')
+  return steps.some(({ op }) => op === 'infuse-water') && !isDrink(lot)
+}
+
+/** Whether what is in hand is a drink that was strained off. */
+export function isDrink({ flows }: Pick<LotState, 'flows'>): boolean {
+  return flows.some(({ what }) => what === 'straining')
 }

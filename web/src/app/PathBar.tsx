@@ -61,7 +61,7 @@ export function PathBar() {
                 : open.kind === 'guest'
                   ? 'Somebody else’s, only read'
                   : 'Your book'}
-              {writer !== undefined && ` · ${writer} is at it`}
+              {writer !== undefined && ` · ${writer} writes`}
             </NavLink>
           </span>
         )}

@@ -11,7 +11,7 @@ export function WhoWrites() {
   if (grown.length === 0) return null
   return (
     <Choice
-      label="Who is at it"
+      label="Who are you?"
       value={writer}
       onChange={(id) => void writeAs(id)}
       options={[{ value: COOK, label: 'the cook' }, ...grown.map(({ id, name }) => ({ value: id, label: name }))]}

@@ -17,6 +17,7 @@ export function MeetForm({ lot }: { lot: LotState }) {
   if (weighedIn === null) return null
   return (
     <>
+      <WhoWrites />
       <Field label="Who showed it to you" hint="May stay empty. It stands beside the meeting, never instead of a tell.">
         {(id, describedBy) => (
           <Input
@@ -29,7 +30,6 @@ export function MeetForm({ lot }: { lot: LotState }) {
           />
         )}
       </Field>
-      <WhoWrites />
       <Button
         size="large"
         onClick={() =>

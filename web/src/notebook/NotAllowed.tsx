@@ -42,8 +42,7 @@ export function NotAllowed({ fresh, own = NONE }: { fresh: readonly Entry[]; own
         {told.slice(0, SHOWN).map(({ id, at, says, message }) => (
           <li key={id}>
             {formatDay(at, timeZone, true)} · {inUnits(says)}
-            <br />
-            {inUnits(message)}
+            <span className="why">{inUnits(message)}</span>
           </li>
         ))}
       </ul>

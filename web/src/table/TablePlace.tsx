@@ -1,5 +1,6 @@
 import {
   isBegun,
+  isDrink,
   eaterVerdict,
   freshnessOf,
   packFreshness,
@@ -28,7 +29,7 @@ import { sayRefused } from '../controls/said'
 import { useNote } from '../controls/useNote'
 import { AskEater } from './AskEater'
 import { HowWasIt } from './HowWasIt'
-import { formatMass, inUnits } from '../units/units'
+import { formatMass, formatVolume, inUnits } from '../units/units'
 import { Refusal } from '../controls/Refusal'
 import { useQuantityText } from '../units/useQuantityText'
 
@@ -110,7 +111,9 @@ function foodsOf(context: JudgeContext): readonly Food[] {
         ? [
             {
               key: lot.id,
-              label: `${name.title}, fresh, lot ${lot.code} · ${formatMass(lot.mass_g)}`,
+              label: isDrink(lot)
+                ? `${name.title}, to drink, lot ${lot.code} · ${formatVolume(lot.mass_g)}`
+                : `${name.title}, fresh, lot ${lot.code} · ${formatMass(lot.mass_g)}`,
               lot,
               pack: null,
               held_g: lot.mass_g,
@@ -120,6 +123,14 @@ function foodsOf(context: JudgeContext): readonly Food[] {
     return [...own, ...packs]
   })
 }
+
+/** What is put on the plate or in the cup to begin with. */
+const PORTION_g = 60
+const CUP_mL = 150
+
+/** Beside a name its sentences begin without it. */
+const withoutName = (reason: string, name: string) =>
+  reason.startsWith(`${name}: `) ? reason.slice(name.length + 2) : reason
 
 function Serving({
   food,
@@ -170,7 +181,14 @@ function Serving({
   }
   const toggle = ({ eater, verdict }: { eater: EaterState; verdict: EaterVerdict }, on: boolean) => {
     const rest = Object.fromEntries(Object.entries(portions).filter(([id]) => id !== eater.id))
-    setPortions(on ? { ...rest, [eater.id]: String(Math.max(1, Math.min(60, Math.floor(verdict.most_g)))) } : rest)
+    setPortions(
+      on
+        ? {
+            ...rest,
+            [eater.id]: String(Math.max(1, Math.min(isDrink(served) ? CUP_mL : PORTION_g, Math.floor(verdict.most_g)))),
+          }
+        : rest,
+    )
   }
   return (
     <div className="table-work">
@@ -222,7 +240,7 @@ function Serving({
                 {verdict.reasons.length === 0 ? (
                   <p>Nothing to mind.</p>
                 ) : (
-                  verdict.reasons.map((reason) => <p key={reason}>{inUnits(reason.replace(`${eater.name}: `, ''))}</p>)
+                  verdict.reasons.map((reason) => <p key={reason}>{inUnits(withoutName(reason, eater.name))}</p>)
                 )}
               </div>
               {verdict.state === 'ajar' && eater.sensitivities === null ? (
