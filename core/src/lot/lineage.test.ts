@@ -20,7 +20,7 @@ import {
 import { massBalance } from './story'
 import type { Struck } from '../log/entries/struck'
 import { heldFood, amendPreview } from './held'
-import { recallReach } from './recall'
+import { recallReach } from './reach'
 import { doNow } from './doNow'
 import { packView } from './packView'
 

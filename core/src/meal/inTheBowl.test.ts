@@ -9,7 +9,7 @@ import { eaterVerdict } from '../gates/plate'
 import { groundAt } from '../ground/ofPatch'
 import { doNow } from '../lot/doNow'
 import { heldFood } from '../lot/held'
-import { foodReach } from '../lot/foodReach'
+import { foodReach } from '../lot/reach'
 import { isStopped } from '../lot/stopped'
 import type { Saying } from '../log/stamp'
 import { bringIn, CLEAN, cook, household, load, Pen } from '../test/pen'
@@ -252,7 +252,7 @@ describe('somebody feels ill', () => {
     pen.write({ type: 'tasted', lot: 'A', taster: 'cy', bitter: 0, astringent: 0, crumb: false, accepts: false, alarm: 'numbness' }) // prettier-ignore
     expect(heldFood(pen.context).servings).toMatchObject([{ dish: 'soup', eaters: ['ann'], gates: ['identity'] }])
     expect(isStopped(pen.lot(), pen.context)).toBe(true)
-    expect(foodReach(pen.lot(), pen.log.state)).toMatchObject({ packs: [{ id: 'p' }], servings: [{ eaters: ['ann'] }] })
+    expect(foodReach(pen.lot(), pen.log.state)).toMatchObject({ packs: [{ pack: 'p' }], servings: [{ eaters: ['ann'] }] })
   })
 })
 

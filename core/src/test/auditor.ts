@@ -38,7 +38,31 @@ export function audit(entries: readonly Entry[], index: number): readonly string
     )
       against.add('ill after it')
   if (bowl.grams.some(({ root }) => world.strayInCut.has(root))) against.add('stray in cut food')
+  if (act.type === 'served' && tooMuch(act.portions, bowl, world, at)) against.add('too much in a day')
   return [...against]
+}
+
+/** Whether somebody grown up has more of one plant in a day, raw and trimmed, than its record gives them. */
+function tooMuch(
+  portions: readonly { readonly eater: string; readonly mass_g: number }[],
+  bowl: Bowl,
+  world: World,
+  at: number,
+): boolean {
+  const day = new Date(at).toISOString().slice(0, 10)
+  return portions.some(({ eater, mass_g }) => {
+    if (!world.grown.has(eater)) return false
+    return [...new Set(bowl.grams.map(({ life }) => kindOf(life)))].some((kind) => {
+      const now_g = bowl.grams
+        .filter(({ life }) => kindOf(life) === kind)
+        .reduce((sum, { share_g }) => sum + (share_g * mass_g) / bowl.mass_g, 0)
+      const before_g = world.eaten
+        .filter((each) => each.who === eater && each.kind === kind && new Date(each.at).toISOString().startsWith(day))
+        .reduce((sum, { raw_g }) => sum + raw_g, 0)
+      // A scale rounds each portion.
+      return now_g + before_g > 1.01 * recordOf(kind).mostInADay_g + 2
+    })
+  })
 }
 
 const MINUTE = 60_000
@@ -62,6 +86,7 @@ type Event = { readonly t: number } & (
 
 interface Gram {
   readonly root: string
+  /** What of the picking is in the bowl, as it was raw and trimmed: water comes and goes without it. */
   readonly share_g: number
   readonly life: readonly Event[]
 }
@@ -75,7 +100,14 @@ interface Bowl {
 interface World {
   readonly hands: Map<string, Bowl>
   readonly packs: Map<string, Bowl>
-  readonly eaten: { readonly who: string; readonly root: string; readonly at: number }[]
+  readonly eaten: {
+    readonly who: string
+    readonly root: string
+    readonly kind: string
+    readonly raw_g: number
+    readonly at: number
+  }[]
+  readonly grown: Set<string>
   readonly ill: { readonly who: string; readonly at: number }[]
   readonly nutAllergic: Set<string>
   /** Pickings in which a stray was found after they were cut or heated, or broken up in them. */
@@ -98,6 +130,7 @@ function replay(entries: readonly Entry[]): World {
     hands: new Map(),
     packs: new Map(),
     eaten: [],
+    grown: new Set(),
     ill: [],
     nutAllergic: new Set(),
     strayInCut: new Set(),
@@ -112,13 +145,17 @@ function replay(entries: readonly Entry[]): World {
   const take = (bowl: Bowl, mass_g: number): readonly Gram[] => {
     const share = bowl.mass_g > 0 ? Math.min(1, mass_g / bowl.mass_g) : 0
     bowl.mass_g -= mass_g
-    return bowl.grams.map((gram) => ({ ...gram, share_g: gram.share_g * share }))
+    const taken = bowl.grams.map((gram) => ({ ...gram, share_g: gram.share_g * share }))
+    bowl.grams = bowl.grams.map((gram) => ({ ...gram, share_g: gram.share_g * (1 - share) }))
+    return taken
   }
   for (const entry of entries) {
     const t = ms(entry.at)
     const bowl = 'lot' in entry ? world.hands.get(entry.lot) : undefined
     switch (entry.type) {
       case 'eater-noted':
+        if (entry.eater.kind === 'adult') world.grown.add(entry.eater.id)
+        else world.grown.delete(entry.eater.id)
         if (entry.eater.sensitivities?.includes('nut-allergy')) world.nutAllergic.add(entry.eater.id)
         else world.nutAllergic.delete(entry.eater.id)
         break
@@ -140,7 +177,11 @@ function replay(entries: readonly Entry[]): World {
         break
       }
       case 'sorted':
-        if (bowl !== undefined) bowl.mass_g = entry.kept_g
+        if (bowl !== undefined) {
+          const kept = bowl.mass_g > 0 ? Math.min(1, entry.kept_g / bowl.mass_g) : 0
+          bowl.grams = bowl.grams.map((gram) => ({ ...gram, share_g: gram.share_g * kept }))
+          bowl.mass_g = entry.kept_g
+        }
         happen(bowl, { t, what: 'handled' })
         break
       case 'weighed':
@@ -262,10 +303,10 @@ function replay(entries: readonly Entry[]): World {
         if (from === undefined) break
         if (entry.type === 'served')
           for (const { eater, mass_g } of entry.portions) {
-            for (const { root } of from.grams) world.eaten.push({ who: eater, root, at: t })
-            from.mass_g -= mass_g
+            for (const { root, share_g, life } of take(from, mass_g))
+              world.eaten.push({ who: eater, root, kind: kindOf(life), raw_g: share_g, at: t })
           }
-        else from.mass_g -= entry.mass_g
+        else take(from, entry.mass_g)
         if (entry.pack !== null) from.opened = from.mass_g > 0.5 ? (from.opened ?? t) : null
         break
       }
@@ -310,7 +351,9 @@ function recordOf(kind: string) {
     const last = new Date(Date.UTC(first.getUTCFullYear(), first.getUTCMonth() + 1, 0)).getUTCDate()
     return first.getTime() + (Math.min(day.getUTCDate(), last) - 1) * DAY
   }
+  const forAdults = (use?.amounts ?? []).filter(({ who }) => who === 'adult').map(({ perDay_g }) => perDay_g)
   return {
+    mostInADay_g: forAdults.length === 0 ? Infinity : Math.max(...forAdults),
     raw: use?.spoilsRaw_days ?? { ambient: 1, chilled: 3 },
     end: (store: string, cooked: boolean, at: number): number => {
       const rules = (use?.stores ?? []).filter((rule) => rule.store === store)

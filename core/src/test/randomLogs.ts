@@ -45,9 +45,23 @@ function beginning(): Pen {
       type: 'eater-noted',
       eater: { id: 'eve', name: 'Eve', kind: 'adult', sensitivities: ['nut-allergy'] },
     })
+    begun.write({ type: 'eater-noted', eater: { id: 'dot', name: 'Dot', kind: 'adult', sensitivities: [] } })
+    // Dot has had each of these plants before: only the day's measure holds her.
+    for (const kind of KIND_NAMES) {
+      const { taxon, part, stage } = KINDS[kind]
+      const [lot, at] = [`${LONG_AGO}-${kind}`, '2026-06-01T08:00:00.000Z']
+      begun.force(
+        { type: 'weighed-in', lot, code: lot, taxon, part, stage, patch: 'wall', mass_g: 1, pickedAt: at },
+        at,
+      )
+      begun.force(serving(lot, 'dot', 1), at)
+    }
   }
   return begun.copy()
 }
+
+/** Lots that were eaten up before a log begins. */
+const LONG_AGO = 'ago'
 
 const PATCHES = ['wall', 'other', 'third']
 
@@ -116,7 +130,7 @@ export function playRandomLog(seed: number, careful = false): RandomLog {
 
   /** Something goes wrong or comes between. */
   function slip(): void {
-    const lots = [...pen.log.state.lots.keys()]
+    const lots = [...pen.log.state.lots.keys()].filter((id) => !id.startsWith(LONG_AGO))
     const lot = lots.length === 0 ? 'L0' : pick(lots)
     const all = pen.log.order.filter((entry) => !isAmendment(entry))
     pick([
@@ -256,6 +270,12 @@ export function playRandomLog(seed: number, careful = false): RandomLog {
       if (lot.mass_g > 5) attempt(nibble(lot.id, 'ann', true))
       if (lot.mass_g > 5) attempt(serving(lot.id, 'ann', 2))
       for (const { id, mass_g } of lot.packs) if (mass_g > 3) attempt({ ...serving(lot.id, 'ann', 2), pack: id })
+      // A great eater has platefuls of everything, from the pot and from the larder, until the day's measure is full.
+      for (const pack of [null, ...lot.packs.map(({ id }) => id)]) {
+        const left_g = pen.log.state.lots.get(lot.id)?.packs.find(({ id }) => id === pack)?.mass_g ?? lot.mass_g
+        const most_g = Math.min(left_g, 20 + random() * 250)
+        if (most_g > 5 && random() < 0.5) attempt({ ...serving(lot.id, 'dot', most_g), pack })
+      }
       if (lot.mass_g > 5) attempt(packing(lot.id, `${lot.id}-end`, 'frozen', lot.mass_g / 2, -19))
     }
   }

@@ -26,7 +26,7 @@ export function mayActByHand(entries: readonly Entry[], index: number): boolean 
   const safe =
     whole.every(rid) && strands.every(({ kind, stages }) => stages.some((stage) => safeByHand(kind, stage, entries)))
   const accepts = lastTaste(batch) ?? whole.every(({ before }) => lastTaste(before) === true)
-  const eatersAsked = act.portions.every(({ eater }) => ['ann', 'eve'].includes(eater))
+  const eatersAsked = act.portions.every(({ eater }) => ['ann', 'eve', 'dot'].includes(eater))
   return (
     safe &&
     accepts &&
@@ -66,7 +66,7 @@ function mayNibbleByHand(entries: readonly Entry[], index: number, rinsed: boole
     grounded(strand, entries, index) &&
     of(own, 'stand-counted').some((stand) => stand.wildlifeLooked) &&
     !recalled(entries, act.lot, null, index) &&
-    act.portions.every(({ eater }) => ['ann', 'eve'].includes(eater))
+    act.portions.every(({ eater }) => ['ann', 'eve', 'dot'].includes(eater))
   )
 }
 

@@ -150,11 +150,8 @@ function LotRow({
     <Link to={`/lot/${lot.id}`} className="lot-row">
       <div className="lot-who">
         <h2>{name.title}</h2>
-        <p>
-          <i>{name.scientificName}</i> · {lot.code}
-        </p>
-        <p>
-          {formatMass(lot.mass_g)} · {name.patch}
+        <p title={name.scientificName}>
+          {lot.code} · {formatMass(lot.mass_g)} · {name.patch}
         </p>
         <Freshness lot={lot} next={next} context={context} />
       </div>

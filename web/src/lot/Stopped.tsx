@@ -40,14 +40,14 @@ export function Stopped({ lot, context }: { lot: LotState; context: JudgeContext
       )}
       {packs.length + servings.length + inHand.length + stock.length > 0 && (
         <ul className="reach">
-          {inHand.map(({ id, code, mass_g }) => (
+          {inHand.map(({ lot: id, code, mass_g }) => (
             <li key={id}>
               In hand: <Link to={`/lot/${id}`}>lot {code}</Link>, {formatMass(mass_g)}.
             </li>
           ))}
-          {packs.map(({ id, mass_g }) => (
-            <li key={id}>
-              In the larder: <Link to="/larder">pack {id}</Link>, {formatMass(mass_g)}. DO NOT EAT.
+          {packs.map(({ pack, mass_g }) => (
+            <li key={pack}>
+              In the larder: <Link to="/larder">pack {pack}</Link>, {formatMass(mass_g)}. DO NOT EAT.
             </li>
           ))}
           {servings.map(({ entry, dish, at, eaters }) => (

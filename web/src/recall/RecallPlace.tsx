@@ -5,7 +5,7 @@ import {
   recallReach,
   type JudgeContext,
   type Recall,
-  type RecallReach,
+  type Reach as Reached,
 } from '@ellop/core'
 import { Input, Select } from 'antd'
 import { useMemo, useState } from 'react'
@@ -121,7 +121,7 @@ export default function RecallPlace() {
   )
 }
 
-function Reach({ reach, context }: { reach: RecallReach; context: JudgeContext }) {
+function Reach({ reach, context }: { reach: Reached; context: JudgeContext }) {
   const { house } = context.book
   const timeZone = kitchenAt(house, context.now)?.timeZone ?? 'UTC'
   const nothing = reach.inHand.length + reach.packs.length + reach.servings.length === 0
