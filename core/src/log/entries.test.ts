@@ -32,9 +32,9 @@ describe('what an entry leaves behind', () => {
   it('of the household: what was said, and nothing where nothing was said', () => {
     const met = { type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' } as const
     const meetings = (more: Partial<Saying<'plant-met'>>) => house(EMPTY_HOUSE, { ...met, ...more }).meetings
-    expect(meetings({})).toStrictEqual({ 'Urtica dioica': [{ at: AT, stage: 'young' }] })
+    expect(meetings({})).toStrictEqual({ 'Urtica dioica': [{ at: AT, by: 'c', stage: 'young' }] })
     expect(meetings({ patch: 'wall', mentor: 'Ann' })).toStrictEqual({
-      'Urtica dioica': [{ at: AT, stage: 'young', patch: 'wall', mentor: 'Ann' }],
+      'Urtica dioica': [{ at: AT, by: 'c', stage: 'young', patch: 'wall', mentor: 'Ann' }],
     })
     const noted = { type: 'ground-noted', patch: 'wall', name: 'Wall', facts: { dogs: 'none' } } as const
     const patches = (...more: readonly Partial<Saying<'ground-noted'>>[]) =>

@@ -252,7 +252,10 @@ describe('somebody feels ill', () => {
     pen.write({ type: 'tasted', lot: 'A', taster: 'cy', bitter: 0, astringent: 0, crumb: false, accepts: false, alarm: 'numbness' }) // prettier-ignore
     expect(heldFood(pen.context).servings).toMatchObject([{ dish: 'soup', eaters: ['ann'], gates: ['identity'] }])
     expect(isStopped(pen.lot(), pen.context)).toBe(true)
-    expect(foodReach(pen.lot(), pen.log.state)).toMatchObject({ packs: [{ pack: 'p' }], servings: [{ eaters: ['ann'] }] })
+    expect(foodReach(pen.lot(), pen.log.state)).toMatchObject({
+      packs: [{ pack: 'p' }],
+      servings: [{ eaters: ['ann'] }],
+    })
   })
 })
 
