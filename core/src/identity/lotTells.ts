@@ -28,6 +28,11 @@ export function writersOf(eaters: HouseState['eaters']): readonly EaterState[] {
   return Object.values(eaters).filter(({ kind }) => kind === 'adult')
 }
 
+/** What whoever wrote is called: by the name of an eater, or as the cook who keeps the book. */
+export function writerName(by: string, eaters: HouseState['eaters']): string {
+  return eaters[by]?.name ?? 'the cook'
+}
+
 /** Whose meetings and certainty count for a lot: those of who was certain of it, before that those of who is at it. */
 export function tellerOf({ attestedBy }: Pick<LotState, 'attestedBy'>, { writer }: Pick<Moment, 'writer'>): string {
   return attestedBy ?? writer ?? COOK

@@ -1,3 +1,4 @@
+import { writerName } from '../identity/lotTells'
 import { describeEntry } from '../log/describe'
 import { lotsTouched } from '../log/entries'
 import type { LotId } from '../log/entry'
@@ -45,15 +46,24 @@ export function handOver(log: BookLog, context: JudgeContext): readonly HandedOv
       const shut = gateViews(lot, context).filter(({ gate, state }) => needed.includes(gate) && state !== 'open')
       const entry = lastOf.get(lot.id)
       const { title, by } = doNow(lot, context)
+      const fresh = freshnessOf(lot, context)
       return {
         lot: lot.id,
         code: lot.code,
         title: lotName(lot, context).title,
         mass_g: lot.mass_g,
-        fresh: freshnessOf(lot, context),
+        fresh,
         notYetFood: shut.length > 0,
-        unsigned: shut.map(({ gate, reasons }) => ({ gate: GATE_NAMES[gate], why: reasons.join(' ') })),
-        last: entry && { says: describeEntry(entry, context.book, context.catalogue), at: entry.at, by: entry.by },
+        // Of what is thrown away nothing is still to be signed: its one sentence stands alone.
+        unsigned:
+          fresh.state === 'over'
+            ? []
+            : shut.map(({ gate, reasons }) => ({ gate: GATE_NAMES[gate], why: reasons.join(' ') })),
+        last: entry && {
+          says: describeEntry(entry, context.book, context.catalogue),
+          at: entry.at,
+          by: writerName(entry.by, context.book.house.eaters),
+        },
         next: { title, by },
       }
     })

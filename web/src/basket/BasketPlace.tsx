@@ -166,9 +166,9 @@ function LotRow({
           ribbon={ribbon}
           views={views}
           width={phone ? 356 : RIBBON_WIDTH}
-          height={phone ? 48 : 56}
+          height={phone ? 48 : 44}
           fullMass_g={fullMass_g}
-          radius={phone ? 16 : 21}
+          radius={phone ? 16 : 19}
         />
       </div>
     </Link>

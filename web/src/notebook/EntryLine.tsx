@@ -9,6 +9,7 @@ export const EntryLine = memo(function EntryLine({
   says,
   lot,
   lotCode,
+  writer,
   struck,
   moved,
   timeZone,
@@ -19,6 +20,8 @@ export const EntryLine = memo(function EntryLine({
   says: string
   lot: string | undefined
   lotCode: string
+  /** Who wrote it, where that was not the cook. */
+  writer: string | undefined
   struck: boolean
   /** Its time was changed since it was written. */
   moved: boolean
@@ -33,6 +36,7 @@ export const EntryLine = memo(function EntryLine({
       </time>
       <span className="line">
         {lot !== undefined && <Link to={`/lot/${lot}`}>{lotCode}</Link>} {says}
+        {writer !== undefined && <span className="soft">· {writer}</span>}
         {struck && <span className="tag">struck out</span>}
         {moved && <span className="tag">time changed</span>}
       </span>

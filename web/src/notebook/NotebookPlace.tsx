@@ -80,6 +80,7 @@ export default function NotebookPlace() {
                   says={inUnits(describeEntry(entry, log.state, context.catalogue))}
                   lot={lot}
                   lotCode={lot === undefined ? '' : log.state.lots.get(lot)?.code || lot}
+                  writer={log.state.house.eaters[entry.by]?.name}
                   struck={log.amendments.struck.has(entry.id)}
                   moved={log.entries.get(entry.id)?.at !== entry.at}
                   timeZone={timeZone}
