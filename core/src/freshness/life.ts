@@ -219,9 +219,7 @@ function happeningsOf(lot: LotState, use: Use | undefined, context: LifeContext)
     ...placings(lot),
     ...lot.cutUp.map(({ at, how }): Happening => ({ what: how === 'soaked' ? 'wetted' : 'cut', at })),
     ...lot.added.filter(isWet).map(({ at }): Happening => ({ what: 'wetted', at })),
-    ...lot.flows.flatMap(({ at, what }): readonly Happening[] =>
-      what === 'straining' ? [{ what: 'wetted', at }] : [],
-    ),
+    ...(lot.strainedAt === null ? [] : [{ what: 'wetted', at: lot.strainedAt } as const]),
     ...lot.baths.flatMap((bath) => bathHappenings(bath, context.now, use)),
     ...lot.runs.flatMap((run) => runHappenings(run, context.now, use)),
     ...lot.stays.map((stay): Happening => ({ what: 'stay', at: stay.from, stay })),

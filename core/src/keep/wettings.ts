@@ -11,12 +11,12 @@ export function wettings({
   baths,
   added,
   cutUp,
-  flows,
-}: Pick<LotState, 'baths' | 'added' | 'cutUp' | 'flows'>): readonly Instant[] {
+  strainedAt,
+}: Pick<LotState, 'baths' | 'added' | 'cutUp' | 'strainedAt'>): readonly Instant[] {
   return [
     ...baths.map(({ begunAt, endedAt }) => endedAt ?? begunAt),
     ...added.filter(isWet).map(({ at }) => at),
     ...cutUp.flatMap(({ at, how }) => (how === 'soaked' ? [at] : [])),
-    ...flows.flatMap(({ at, what }) => (what === 'straining' ? [at] : [])),
+    ...(strainedAt === null ? [] : [strainedAt]),
   ]
 }

@@ -23,6 +23,8 @@ export interface LotState {
   readonly attestedAt: Instant | null
   /** Who was certain: an eater's id, or the cook who keeps the book. */
   readonly attestedBy: string | null
+  /** When it was strained off to a drink. */
+  readonly strainedAt: Instant | null
   /** The stand as it was when certainty was attested; null where it was not asked. */
   readonly attestedStand: { readonly mixed: boolean; readonly stemsSeen: number } | null
   readonly strays: {
@@ -400,6 +402,7 @@ export function emptyLot(id: LotId): LotState {
     firstCutNoted: null,
     attestedAt: null,
     attestedBy: null,
+    strainedAt: null,
     attestedStand: null,
     strays: { reportedAt: null, sortedAt: null, brokenUp: false, pending: 0 },
     stand: null,

@@ -11,6 +11,7 @@ import { doNow } from '../lot/doNow'
 import { heldFood } from '../lot/held'
 import { foodReach } from '../lot/reach'
 import { isStopped } from '../lot/stopped'
+import { isDrink, steepsToDrink } from '../treatment/drink'
 import type { Saying } from '../log/stamp'
 import { bringIn, CLEAN, cook, household, load, Pen } from '../test/pen'
 import { bringInKind, creeper, makeSafeKind, meetAll, tasteOf } from '../test/plants'
@@ -115,6 +116,18 @@ describe('a drink', () => {
     pen.wait(5 * 60)
     expect(serve(pen, 'T', 150)).toMatch(/4 h/)
     expect(storedAs(strained().lot('T'), strained().context)).not.toBe('dried')
+  })
+  it('stays one through a split, a pack and its opening, and through joining', () => {
+    const pen = strained()
+    pen.write({ type: 'split', lot: 'T', into: 'U', code: 'U', mass_g: 500, why: 'a flask' })
+    pen.write({ type: 'packed', lot: 'T', pack: 't', store: 'chilled', mass_g: 400, containers: 1, storeTemp_C: 3 })
+    pen.write({ type: 'opened', lot: 'T', pack: 't', into: 'V', code: 'V', mass_g: 400 })
+    pen.write({ type: 'joined', lot: 'W', code: 'W', parts: [{ lot: 'U', mass_g: 200 }, { lot: 'V', mass_g: 200 }] }) // prettier-ignore
+    for (const id of ['U', 'V', 'W']) {
+      expect([id, isDrink(pen.lot(id)), steepsToDrink(pen.lot(id), CATALOGUE)]).toEqual([id, true, false])
+      expect(plantsServed(pen.lot(id), CATALOGUE).reduce((sum, { raw_per_g }) => sum + raw_per_g, 0)).toBeCloseTo(0.03)
+    }
+    expect(isDrink(steeped().lot('T'))).toBe(false)
   })
   it('is strained once, of a way that steeps, and never a thousandfold', () => {
     const again = { type: 'weighed', lot: 'T', mass_g: 900, after: 'straining' } as const

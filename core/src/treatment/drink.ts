@@ -1,5 +1,5 @@
 import type { Catalogue } from '../flora/catalogue'
-import type { LotState } from '../lot/lotState'
+import { strandsOf, type LotState } from '../lot/lotState'
 import { lotUse } from './batchUse'
 import { protocolOf } from './progress'
 
@@ -14,6 +14,6 @@ export function steepsToDrink(lot: LotState, catalogue: Catalogue): boolean {
 }
 
 /** Whether what is in hand is a drink that was strained off. */
-export function isDrink({ flows }: Pick<LotState, 'flows'>): boolean {
-  return flows.some(({ what }) => what === 'straining')
+export function isDrink(lot: LotState): boolean {
+  return lot.strainedAt !== null || strandsOf(lot).every((strand) => strand.lot.strainedAt !== null)
 }

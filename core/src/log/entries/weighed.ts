@@ -18,6 +18,6 @@ export const weighed: EntryDef<Weighed, LotState> = {
   apply(lot, { at, mass_g, after }) {
     const to = { cooking: 'cooking water', drying: 'the air', pressing: 'the baths', straining: 'the drink' }[after]
     const flowed = withFlow(lot, { at, what: after, mass_g: lot.mass_g - mass_g, to })
-    return { ...flowed, drained: { mass_g, at } }
+    return { ...flowed, drained: { mass_g, at }, strainedAt: after === 'straining' ? at : lot.strainedAt }
   },
 }
