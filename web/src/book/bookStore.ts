@@ -225,7 +225,8 @@ export const useBook = create<BookStore>((set, get) => ({
   },
   async writeAs(writer) {
     set({ writer })
-    await chooseWriter(get().book.id, writer)
+    // It holds for this tab also where the browser cannot keep it.
+    await chooseWriter(get().book.id, writer).catch(() => undefined)
   },
   async windTo(instant) {
     if (get().book.kind !== 'demo') return
