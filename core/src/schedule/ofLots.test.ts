@@ -79,7 +79,7 @@ describe('handing on a half-made batch', () => {
     const pen = kitchen(['beet', 'nettle'])
     const said = () => Object.fromEntries(handOver(pen.log, pen.context).map((each) => [each.lot, each]))
     expect(Object.keys(said()).toSorted()).toEqual(['L0', 'L1'])
-    expect(said()['L0']).toMatchObject({ notYetFood: true, last: { by: 'cook' }, next: { title: expect.any(String) } })
+    expect(said()['L0']).toMatchObject({ notYetFood: true, last: { by: 'the cook' }, next: { title: expect.any(String) } })
     expect(said()['L0']?.last?.says).toMatch(/^Sorted: /)
     expect(said()['L0']?.unsigned.map(({ gate }) => gate)).toContain('Make safe')
     makeSafeKind(pen, 'nettle', 'L1')
@@ -88,7 +88,7 @@ describe('handing on a half-made batch', () => {
     // Food that stood too long is not handed on as food, nor what was recalled.
     const later = pen.copy().wait(5 * 60)
     const stale = handOver(later.log, later.context).find(({ lot }) => lot === 'L1')
-    expect(stale).toMatchObject({ notYetFood: true, unsigned: [{ gate: 'Sort' }] })
+    expect(stale).toMatchObject({ notYetFood: true, unsigned: [], fresh: { state: 'over' } })
     const turned = pen.copy()
     turned.write({ type: 'food-turned', of: 'L1', pack: null, why: 'mould' })
     expect(handOver(turned.log, turned.context).find(({ lot }) => lot === 'L1')?.notYetFood).toBe(true)
