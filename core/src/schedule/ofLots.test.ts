@@ -79,7 +79,11 @@ describe('handing on a half-made batch', () => {
     const pen = kitchen(['beet', 'nettle'])
     const said = () => Object.fromEntries(handOver(pen.log, pen.context).map((each) => [each.lot, each]))
     expect(Object.keys(said()).toSorted()).toEqual(['L0', 'L1'])
-    expect(said()['L0']).toMatchObject({ notYetFood: true, last: { by: 'the cook' }, next: { title: expect.any(String) } })
+    expect(said()['L0']).toMatchObject({
+      notYetFood: true,
+      last: { by: 'the cook' },
+      next: { title: expect.any(String) },
+    })
     expect(said()['L0']?.last?.says).toMatch(/^Sorted: /)
     expect(said()['L0']?.unsigned.map(({ gate }) => gate)).toContain('Make safe')
     makeSafeKind(pen, 'nettle', 'L1')
