@@ -1,4 +1,4 @@
-import { foodReach, type Alarm, type JudgeContext, type LotState } from '@ellop/core'
+import { COOK, foodReach, type Alarm, type JudgeContext, type LotState } from '@ellop/core'
 import { Button, Select } from 'antd'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -42,7 +42,9 @@ export function TasteForm({
   const tasters = Object.values(context.book.house.eaters).filter(
     ({ kind, sensitivities }) => kind === 'adult' && sensitivities !== null,
   )
-  const [taster, setTaster] = useState(tasters[0]?.id ?? 'cook')
+  const writer = useBook((book) => book.writer)
+  const first = tasters.find(({ id }) => id === writer) ?? tasters[0]
+  const [taster, setTaster] = useState(first?.id ?? COOK)
   const [bitter, setBitter] = useState(0)
   const [dry, setDry] = useState(0)
   const [lingers, setLingers] = useState<number>()
