@@ -76,7 +76,7 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   const eaten = eatenOn({ book, catalogue, eater: id, at: now, timeZone })
   const plants = plantsServed(lot, catalogue)
   if (plants.length < strandsOf(lot).length) return say('closed', 0, ['Nothing is on record about eating this.'])
-  const verdicts = plants.map((plant) => plantVerdict(lot, plant, { eater, eaten }, context))
+  const verdicts = plants.map((plant) => plantVerdict(lot, allOf(plant, plants), { eater, eaten }, context))
   const closed = verdicts.filter(({ state }) => state === 'closed')
   if (closed.length > 0) return say('closed', 0, [...new Set(closed.flatMap(({ reasons }) => reasons))])
   return say('open', Math.min(...verdicts.map(({ most_g }) => most_g)), [
@@ -111,6 +111,16 @@ function laxerRemark({ name, laxer }: EaterState, timeZone: string): readonly st
     : [
         `${name}: noted without ${formatList(laxer.dropped.map(plainWords))} since ${formatDay(laxer.at, timeZone, true)}.`,
       ]
+}
+
+/** A plant with all that there is of it in the food: of two pickings in a batch each is no measure by itself. */
+function allOf(plant: PlantServed, plants: readonly PlantServed[]): PlantServed {
+  const same = plants.filter(({ taxon }) => taxon === plant.taxon)
+  return {
+    ...plant,
+    share: same.reduce((sum, { share }) => sum + share, 0),
+    raw_per_g: same.reduce((sum, { raw_per_g }) => sum + raw_per_g, 0),
+  }
 }
 
 /** An eater against one plant in the food. */

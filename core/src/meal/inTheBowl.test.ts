@@ -76,6 +76,18 @@ describe('amounts', () => {
   })
 })
 
+describe('one plant of two pickings in a batch', () => {
+  it('has one measure for the day, and not one for each picking', () => {
+    const pen = opened()
+    for (const lot of ['A', 'B']) makeSafeKind(bringInKind(pen, 'nettle', lot), 'nettle', lot)
+    pen.write({ type: 'joined', lot: 'J', code: 'J', parts: [{ lot: 'A', mass_g: 400 }, { lot: 'B', mass_g: 400 }] }) // prettier-ignore
+    tasteOf(pen, 'J')
+    hadBefore(pen, ['J'])
+    const raw_per_g = plantsServed(pen.lot('J'), CATALOGUE).reduce((sum, each) => sum + each.raw_per_g, 0)
+    expect(eaterVerdict(pen.lot('J'), pen.context, 'ann').most_g).toBeCloseTo(250 / raw_per_g)
+  })
+})
+
 describe('a drink', () => {
   const steeped = (pen = opened()) => {
     bringInKind(pen, 'spruce', 'T', { picked_g: 50, kept_g: 45 })
