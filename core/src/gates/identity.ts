@@ -13,10 +13,11 @@ import {
   meetingDays,
   tellerOf,
   shownLater,
+  writerName,
 } from '../identity/lotTells'
 import { kinOf } from '../lot/kin'
 import { strandsOf, type LotState } from '../lot/lotState'
-import { formatList } from '../quantity/format'
+import { formatList, withCapital } from '../quantity/format'
 import { closedBy, finding, worstOf, type Finding, type JudgeContext } from './verdict'
 
 type Clearance = Omit<WholeClearance, 'next'>
@@ -199,7 +200,7 @@ function meetingReasons(
   const who = tellerOf(lot, context)
   const met = meetingDays(taxon, context, who)
   if (met >= encountersNeeded) return []
-  const name =
-    who === (context.writer ?? COOK) ? 'You have' : `${context.book.house.eaters[who]?.name ?? 'The cook'} has`
-  return [`${name} met ${nameInText(taxon)} on ${met} of the ${encountersNeeded} days it takes before eating it.`]
+  const has =
+    who === (context.writer ?? COOK) ? 'You have' : `${withCapital(writerName(who, context.book.house.eaters))} has`
+  return [`${has} met ${nameInText(taxon)} on ${met} of the ${encountersNeeded} days it takes before eating it.`]
 }

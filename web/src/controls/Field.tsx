@@ -29,6 +29,41 @@ export function Field({ label, hint, error, children }: FieldProps) {
   )
 }
 
+/** A line of words. */
+export function TextField({
+  label,
+  value,
+  onChange,
+  maxLength,
+  hint,
+  error,
+  onEnter,
+}: {
+  label: string
+  value: string
+  onChange: (text: string) => void
+  maxLength: number
+  hint?: ReactNode
+  error?: string | undefined
+  onEnter?: () => void
+}) {
+  return (
+    <Field label={label} hint={hint} error={error}>
+      {(id, describedBy) => (
+        <Input
+          id={id}
+          aria-describedby={describedBy}
+          size="large"
+          maxLength={maxLength}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+          {...(onEnter === undefined ? {} : { onPressEnter: onEnter })}
+        />
+      )}
+    </Field>
+  )
+}
+
 /** A number in a metric unit; shown in the cook’s measures, and typed with a point, a comma or a unit of its own. */
 export function NumberField({
   label,

@@ -1,10 +1,10 @@
 import { commonName, formatCount, formatList, newPatchId, patchView, type PatchView } from '@ellop/core'
-import { Button, Input } from 'antd'
+import { Button } from 'antd'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { useJudgeContext } from '../book/bookStore'
-import { Field } from '../controls/Field'
+import { TextField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { LastFound } from './StopForm'
 import { GateIcon } from '../drawing/GateMark'
@@ -92,23 +92,15 @@ function NewPatch() {
   }
   return (
     <section className="card new-patch">
-      <Field
+      <TextField
         label="A new patch"
         hint="A name is enough: nobody needs to know where it is."
         error={fault ?? otherError([])}
-      >
-        {(id, describedBy) => (
-          <Input
-            id={id}
-            aria-describedby={describedBy}
-            size="large"
-            maxLength={80}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            onPressEnter={() => void make()}
-          />
-        )}
-      </Field>
+        maxLength={80}
+        value={name}
+        onChange={setName}
+        onEnter={() => void make()}
+      />
       <Button size="large" onClick={() => void make()}>
         Note the patch
       </Button>

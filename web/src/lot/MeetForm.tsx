@@ -1,8 +1,8 @@
 import { findTaxon, meetingDays, meetingsNeeded, type LotState } from '@ellop/core'
-import { Button, Input } from 'antd'
+import { Button } from 'antd'
 import { useState } from 'react'
 import { useJudgeContext } from '../book/bookStore'
-import { Field } from '../controls/Field'
+import { TextField } from '../controls/Field'
 import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
 import { WhoWrites } from '../controls/WhoWrites'
@@ -18,18 +18,13 @@ export function MeetForm({ lot }: { lot: LotState }) {
   return (
     <>
       <WhoWrites />
-      <Field label="Who showed it to you" hint="May stay empty. It stands beside the meeting, never instead of a tell.">
-        {(id, describedBy) => (
-          <Input
-            id={id}
-            aria-describedby={describedBy}
-            size="large"
-            maxLength={80}
-            value={mentor}
-            onChange={(event) => setMentor(event.target.value)}
-          />
-        )}
-      </Field>
+      <TextField
+        label="Who showed it to you"
+        hint="May stay empty. It stands beside the meeting, never instead of a tell."
+        maxLength={80}
+        value={mentor}
+        onChange={setMentor}
+      />
       <Button
         size="large"
         onClick={() =>

@@ -24,12 +24,12 @@ import {
   type OutingWater,
   type Range,
 } from '@ellop/core'
-import { Button, Checkbox, Input, Select } from 'antd'
+import { Button, Checkbox, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { useJudgeContext } from '../book/bookStore'
-import { Field, NumberField, readField } from '../controls/Field'
+import { NumberField, readField, TextField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { tenderSays } from '../take/SnapForm'
 import { rowName, stateWord } from '../season/words'
@@ -163,18 +163,13 @@ export default function OutingPlace() {
               error={count === undefined ? `Give a number from 1 to ${MOST_PLATES}.` : undefined}
             />
           </div>
-          <Field label="Who comes" hint="Names with commas between them; may stay empty.">
-            {(id, describedBy) => (
-              <Input
-                id={id}
-                aria-describedby={describedBy}
-                size="large"
-                maxLength={300}
-                value={company}
-                onChange={(event) => setCompany(event.target.value)}
-              />
-            )}
-          </Field>
+          <TextField
+            label="Who comes"
+            hint="Names with commas between them; may stay empty."
+            maxLength={300}
+            value={company}
+            onChange={setCompany}
+          />
           {told === undefined && (
             <p className="told" aria-busy="true">
               Reckoning the season …

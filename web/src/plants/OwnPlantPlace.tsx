@@ -17,7 +17,7 @@ import { Button, Checkbox, Input, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
-import { Field } from '../controls/Field'
+import { Field, TextField } from '../controls/Field'
 import { PlantSelect } from '../controls/PlantSelect'
 import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
@@ -133,18 +133,13 @@ export default function OwnPlantPlace() {
               )}
             </Field>
           )}
-          <Field label="Species" hint="The second word of its scientific name.">
-            {(id, describedBy) => (
-              <Input
-                id={id}
-                aria-describedby={describedBy}
-                size="large"
-                maxLength={60}
-                value={species}
-                onChange={(event) => set({ scientificName: `${genus || OTHER_GENUS} ${event.target.value}` })}
-              />
-            )}
-          </Field>
+          <TextField
+            label="Species"
+            hint="The second word of its scientific name."
+            maxLength={60}
+            value={species}
+            onChange={(text) => set({ scientificName: `${genus || OTHER_GENUS} ${text}` })}
+          />
           {line('commonName', 'What you call it', 'One name.')}
           <Field label="Family" error={errorOf('family')}>
             {(id) => (
