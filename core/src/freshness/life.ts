@@ -7,6 +7,7 @@ import { isHeated } from '../treatment/tongue'
 import { treatmentProgress } from '../treatment/progress'
 import {
   BATH_AT_MOST,
+  CUT_KEEPS_days,
   COLD_AT_MOST_C,
   COLD_KEEPS_days,
   FROZEN_AT_MOST_C,
@@ -128,7 +129,7 @@ export function courseOf(lot: LotState, context: LifeContext): Course {
         life = ended(life, { at: happening.at, cause: happening.cause })
         break
       case 'cut':
-        life = isDryAsPicked(use) ? life : opened(life, happening.at, use)
+        life = isDryAsPicked(use) ? life : opened(life, happening.at, use, 'cut')
         place = 'warm'
         break
       case 'heated':
@@ -265,8 +266,8 @@ function bathHappenings(bath: BathFact, now: Instant, use: Use | undefined): rea
 
 /** How long food may lie in a bath: each one has a limit of its own. */
 export function bathAtMost({ protocol, step, temp_C }: BathFact, use: Use | undefined): number {
-  const op = use?.protocols.find(({ name }) => name === protocol)?.steps[step]?.op
-  if (op === 'leach-running') return RUNNING_AT_MOST_min
+  const of = use?.protocols.find(({ name }) => name === protocol)?.steps[step]
+  if (of?.op === 'leach-running') return Math.max(RUNNING_AT_MOST_min, of.minutes?.high ?? 0)
   if (temp_C !== null && temp_C >= HOT_AT_LEAST_C) return STEP_LEAST_min.heat
   const shelf = BATH_AT_MOST.find(({ upTo_C }) => temp_C !== null && temp_C <= upTo_C)
   return (shelf ?? BATH_AT_MOST[BATH_AT_MOST.length - 1])?.minutes ?? 0
@@ -279,11 +280,12 @@ function runHappenings(run: StepRun, now: Instant, use: Use | undefined): readon
   // What is done by hand in a moment is no time apart: the food stands in the kitchen.
   if (least_min === undefined)
     return [{ what: CUTS.includes(op) ? 'cut' : WETS.includes(op) ? 'wetted' : 'handled', at: run.begunAt }]
-  const atMost_min = Math.max(least_min, STEP_OVERRUN * (step?.minutes?.high ?? 0))
+  const atMost_min = stepAtMost(op, least_min, step?.minutes?.high)
   const until = run.done?.at ?? now
   return [
     { what: 'step-begun', at: run.begunAt },
     ...(run.done === null ? [] : [{ what: 'step-ended', at: run.done.at } as const]),
+    ...(run.done !== null && SOAKS.includes(op) ? [{ what: 'wetted', at: run.done.at } as const] : []),
     ...(minutesBetween(run.begunAt, until) > atMost_min
       ? [
           {
@@ -296,9 +298,12 @@ function runHappenings(run: StepRun, now: Instant, use: Use | undefined): readon
   ]
 }
 
-/** Operations that lay the flesh open, and those that wet it. */
+/** Operations that lay the flesh open, those that wet it in a moment, and those that wet it while they last. */
 const CUTS: readonly string[] = ['chop', 'grind', 'mill', 'juice', 'press', 'sieve', 'strain-seeds', 'peel']
-const WETS: readonly string[] = ['soak-cold', 'soak-acidulated', 'brine', 'infuse-oil', 'infuse-vinegar']
+const WETS: readonly string[] = ['infuse-oil']
+const SOAKS: readonly string[] = ['soak-cold', 'soak-acidulated', 'brine']
+/** What sours as it stands: it takes weeks, and its own acid keeps it meanwhile. Oil keeps nothing. */
+const SOURS: readonly string[] = ['ferment', 'infuse-vinegar']
 
 /** A seed as ripe as this holds too little water for anything to grow when it is milled [planning value: below a fifth]. */
 const DRY_MOISTURE = 0.2
@@ -306,14 +311,19 @@ function isDryAsPicked(use: Use | undefined): boolean {
   return use !== undefined && (use.moisture === undefined ? use.part === 'seed' : use.moisture.high <= DRY_MOISTURE)
 }
 
-const SOURING: readonly string[] = ['ferment', 'brine', 'pickle', 'infuse-vinegar', 'infuse-syrup', 'infuse-oil']
-
 /** The least that is let pass before a step that takes its time counts as forgotten; undefined for what is done in a moment. */
 function ownTime(op: string): number | undefined {
   if (op === 'dry') return STEP_LEAST_min.dry
   if (op.startsWith('leach')) return RUNNING_AT_MOST_min
-  if (SOURING.includes(op)) return STEP_LEAST_min.ferment
-  return isHeated(op) || op === 'soak-cold' ? STEP_LEAST_min.heat : undefined
+  if (SOURS.includes(op)) return STEP_LEAST_min.sour
+  return isHeated(op) || SOAKS.includes(op) ? STEP_LEAST_min.heat : undefined
+}
+
+/** How long a step may take: so many times what is on record; where nothing is, or less than a day, the least for its kind. */
+function stepAtMost(op: string, least_min: number, recorded_min: number | undefined): number {
+  if (recorded_min === undefined) return least_min
+  const own_min = STEP_OVERRUN * recorded_min
+  return Math.max(own_min, SOURS.includes(op) ? STEP_LEAST_min.heat : least_min)
 }
 
 /** Treatments that were finished, each step of each way once: doing it again to the same food makes it no younger. */
@@ -376,7 +386,10 @@ function passed(life: Life, from: Instant, to: Instant, where: Where, keeping: R
       ? [{ at: plusMinutes(from, most_min - life.warm_min), cause: { of: 'warm' } as const }]
       : []),
     ...(next.raw > 1 ? [{ at: plusMinutes(from, (1 - life.raw) / perMin), cause: { of: 'raw' } as const }] : []),
-    ...(life.end !== null && life.end.at < to ? [life.end] : []),
+    // What lies in a ferment or on the drier is not kept cold: its step has a limit of its own.
+    ...(life.end !== null && life.end.at < to && !(where === 'still' && life.end.cause.of === 'cold')
+      ? [life.end]
+      : []),
   ].sort((a, b) => (a.at < b.at ? -1 : 1))
   return crossed[0] === undefined ? next : { ...next, over: crossed[0] }
 }
@@ -403,15 +416,15 @@ function endingBy(life: Life, end: Ending): Life {
 }
 
 /** Its flesh was laid open: what was whole keeps like cooked food from here on, and no longer than raw. */
-function opened(life: Life, at: Instant, use: Use | undefined): Life {
-  return life.kind === 'raw' ? endingBy({ ...life, kind: 'moist', madeAt: at }, coldEnd(at, use, 'raw')) : life
+function opened(life: Life, at: Instant, use: Use | undefined, as: 'cut' | 'half-heated'): Life {
+  return life.kind === 'raw' ? endingBy({ ...life, kind: 'moist', madeAt: at }, coldEnd(at, use, as)) : life
 }
 
-/** Heated and not made safe by it: what was whole lies open, and what was leached keeps no longer like wet meal but like cooked food. */
+/** Heated and not made safe by it: what was whole lies open, what was dry is wet, and what was leached keeps no longer like wet meal but like cooked food. */
 function halfHeated(life: Life, at: Instant, use: Use | undefined): Life {
   return life.kind === 'leached' && life.over === null
-    ? endingBy({ ...life, kind: 'moist', madeAt: at, warm_min: 0 }, coldEnd(at, use, 'raw'))
-    : opened(life, at, use)
+    ? endingBy({ ...life, kind: 'moist', madeAt: at, warm_min: 0 }, coldEnd(at, use, 'half-heated'))
+    : wetted(life, at, use, 'half-heated')
 }
 
 /** In a bath that its way asks for: each bath has its own limit, and what lay in none may wait a day for the next, or for the fire. */
@@ -426,17 +439,24 @@ export function warmMost(kind: LifeKind): number | undefined {
 }
 
 /** Cut, or with something wet put to it: what kept by being dry, sour or sweet keeps no more until it is measured again. */
-function wetted(life: Life, at: Instant, use: Use | undefined): Life {
+function wetted(life: Life, at: Instant, use: Use | undefined, as: 'cut' | 'half-heated' = 'cut'): Life {
   if (life.kind === 'dry' || life.kind === 'steady')
-    return endingBy({ ...life, kind: 'moist', madeAt: at, warm_min: 0, raw: 0, limp: 0 }, coldEnd(at, use, 'raw'))
-  return opened(life, at, use)
+    return endingBy({ ...life, kind: 'moist', madeAt: at, warm_min: 0, raw: 0, limp: 0 }, coldEnd(at, use, as))
+  return opened(life, at, use, as)
 }
 
-/** Moist food keeps so long cold, whatever else. */
-function coldEnd(at: Instant, use: Use | undefined, as: 'raw' | 'treated'): Ending {
-  const rule = use === undefined ? undefined : storeRule(use, 'chilled', as)
-  const days = rule?.keeps.unit === 'days' ? rule.keeps.high : COLD_KEEPS_days
-  return { at: addDays(at, days), cause: { of: 'cold' } }
+/** Moist food keeps so long cold, whatever else. What a record says of whole raw food (a nut in its shell, a root) is no figure for it laid open or half heated. */
+function coldEnd(at: Instant, use: Use | undefined, as: 'cut' | 'half-heated' | 'treated'): Ending {
+  const recorded = (after: 'raw' | 'treated') => {
+    const rule = use === undefined ? undefined : storeRule(use, 'chilled', after)
+    return rule?.keeps.unit === 'days' ? rule.keeps.high : COLD_KEEPS_days
+  }
+  const days = {
+    cut: Math.min(recorded('raw'), CUT_KEEPS_days),
+    'half-heated': Math.min(recorded('raw'), recorded('treated')),
+    treated: recorded('treated'),
+  }
+  return { at: addDays(at, days[as]), cause: { of: 'cold' } }
 }
 
 /** A treatment was finished. What was past its life before stays past it; what was dried, soured or cooked within it begins anew. */

@@ -17,6 +17,9 @@ export const LEACHED_AT_MOST_min = 1440
 /** Moist food in the cold, where the record has no figure of its own, days from its making [planning value: cooked leftovers]. */
 export const COLD_KEEPS_days = 3
 
+/** The most for food cut, pounded, juiced or wetted and never heated, cold, days from then [planning value: as long as a paste under oil; FDA Food Code 2022, 3-501.17 has seven for food made ready]. */
+export const CUT_KEEPS_days = 4
+
 /** Above this a frozen pack counts as thawed (the most that quick-frozen food may be found at in a shop by Directive 89/108/EEC and its tolerances). */
 export const FROZEN_AT_MOST_C = -12
 
@@ -29,14 +32,14 @@ export const BATH_AT_MOST: readonly { readonly upTo_C: number; readonly minutes:
   { upTo_C: 15, minutes: 2 * 1440 },
   { upTo_C: HOT_AT_LEAST_C, minutes: 1440 },
 ]
-/** Running water carries off what grows; a week of it is the most [planning value]. */
+/** Running water carries off what grows; a week of it is the most, where the record has no longer [planning value]. */
 export const RUNNING_AT_MOST_min = 7 * 1440
 
-/** How long a step may take before what lies in it counts as forgotten: so many times the longest on record, and never less than this [planning values]. */
+/** How long a step may take before what lies in it counts as forgotten: so many times the longest on record, and never less than this; souring, where nothing is on record [planning values]. */
 export const STEP_OVERRUN = 3
-export const STEP_LEAST_min: Readonly<Record<'dry' | 'ferment' | 'heat', number>> = {
+export const STEP_LEAST_min: Readonly<Record<'dry' | 'sour' | 'heat', number>> = {
   dry: 4 * 1440,
-  ferment: 30 * 1440,
+  sour: 30 * 1440,
   heat: 1440,
 }
 

@@ -3,7 +3,7 @@ import type { Taxon, Use } from '../flora/taxon'
 import type { EaterId } from '../log/entry'
 import { kitchenAt, type EaterState } from '../log/houseState'
 import { strandsOf, type LotState, type PackState, type Portion } from '../lot/lotState'
-import { capsFor, cautionsFor, sharedLeft } from '../meal/dayShare'
+import { capsFor, cautionsFor, sharedLeft, type PlantHeld } from '../meal/dayShare'
 import { eatenBy, eatenOn, plantsServed, type EatenServing, type PlantServed } from '../meal/eaten'
 import { bowlAgainst } from '../meal/inTheBowl'
 import { plainWords } from '../flora/vocabulary'
@@ -79,7 +79,19 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   const verdicts = plants.map((plant) => plantVerdict(lot, allOf(plant, plants), { eater, eaten }, context))
   const closed = verdicts.filter(({ state }) => state === 'closed')
   if (closed.length > 0) return say('closed', 0, [...new Set(closed.flatMap(({ reasons }) => reasons))])
-  return say('open', Math.min(...verdicts.map(({ most_g }) => most_g)), [
+  const own_g = Math.min(...verdicts.map(({ most_g }) => most_g))
+  const held = plants.flatMap((plant) => heldIn(lot, plant, eater, catalogue))
+  const shared = sharedLeft({ bowl: held, eater, eaten, catalogue })
+    .filter(({ left_g }) => left_g < own_g)
+    .toSorted((a, b) => a.left_g - b.left_g)[0]
+  if (shared !== undefined) {
+    const why = `${eater.name}: ${formatMass(shared.left_g)} at most now. ${shared.why}`
+    if (shared.left_g <= 0) return say('closed', 0, [why])
+    return say('open', shared.left_g, [
+      ...new Set([...verdicts.flatMap(({ cautions }) => cautions), why, ...laxerRemark(eater, timeZone)]),
+    ])
+  }
+  return say('open', own_g, [
     ...new Set([...verdicts.flatMap(({ reasons }) => reasons), ...laxerRemark(eater, timeZone)]),
   ])
 }
@@ -123,38 +135,60 @@ function allOf(plant: PlantServed, plants: readonly PlantServed[]): PlantServed 
   }
 }
 
+/** What holds one plant of a food for an eater by the day; none where nothing is on record about eating it. */
+function heldIn(
+  lot: LotState,
+  { strand, taxon, raw_per_g }: PlantServed,
+  eater: EaterState,
+  catalogue: JudgeContext['catalogue'],
+): readonly (PlantHeld & { readonly cautions: Use['cautionFor'] })[] {
+  const use = lotUse(strand, catalogue)
+  if (use === undefined) return []
+  const goal = lot.way?.goal ?? strand.way?.goal ?? 'eat'
+  const cautions = cautionsFor(use, eater).filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
+  const school = protocolOf(lot.joined.length > 0 ? strand : lot, use)?.name
+  return [{ use, taxon, raw_per_g, cautions, caps: capsFor(use, eater, cautions, school) }]
+}
+
+interface PlantVerdict {
+  readonly state: 'open' | 'closed'
+  readonly most_g: number
+  readonly reasons: readonly string[]
+  /** What is to be minded whatever the amount. */
+  readonly cautions: readonly string[]
+}
+
 /** An eater against one plant in the food. */
 function plantVerdict(
   lot: LotState,
-  { strand, taxon, share, raw_per_g }: PlantServed,
+  plant: PlantServed,
   { eater, eaten }: { readonly eater: EaterState; readonly eaten: readonly EatenServing[] },
   context: JudgeContext,
-): { readonly state: 'open' | 'closed'; readonly most_g: number; readonly reasons: readonly string[] } {
-  const { catalogue } = context
-  const use = lotUse(strand, catalogue)
-  if (use === undefined) return { state: 'closed', most_g: 0, reasons: ['Nothing is on record about eating this.'] }
-  const goal = lot.way?.goal ?? strand.way?.goal ?? 'eat'
-  const cautions = cautionsFor(use, eater).filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
+): PlantVerdict {
+  const { taxon, raw_per_g } = plant
+  const [held] = heldIn(lot, plant, eater, context.catalogue)
+  const refused = (reasons: readonly string[]): PlantVerdict => ({ state: 'closed', most_g: 0, reasons, cautions: [] })
+  if (held === undefined) return refused(['Nothing is on record about eating this.'])
+  const { use, cautions, caps } = held
   const barred = barredBy(cautions, eater)
-  if (barred.length > 0) return { state: 'closed', most_g: 0, reasons: barred }
-  const school = protocolOf(lot.joined.length > 0 ? strand : lot, use)?.name
-  const caps = capsFor(use, eater, cautions, school)
+  if (barred.length > 0) return refused(barred)
   const had_g = eaten.filter((each) => each.taxon === taxon).reduce((sum, { raw_g }) => sum + raw_g, 0)
   const left = caps.map(({ perDay_g, why }) => ({ why, left_g: Math.max(0, perDay_g - had_g) / raw_per_g }))
-  const shared = sharedLeft({ use, taxon, caps, eater, eaten, catalogue }).map(({ left_g, why }) => ({
-    why,
-    left_g: left_g / raw_per_g,
-  }))
-  const first = firstTaste(use, taxon, eater.id, { share, raw_per_g }, context)
-  const limits = [...left, ...shared, ...(first === undefined ? [] : [first])]
+  const first = firstTaste(use, taxon, eater.id, plant, context)
+  const limits = [...left, ...(first === undefined ? [] : [first])]
   const tightest = limits.reduce((a, b) => (b.left_g < a.left_g ? b : a), { left_g: Infinity, why: '' })
+  const minded = (except?: string) =>
+    cautions
+      .filter(({ why }) => except === undefined || !except.startsWith(why))
+      .map(({ why }) => `${eater.name}: ${why}`)
   return {
     state: tightest.left_g <= 0 ? 'closed' : 'open',
     most_g: tightest.left_g,
     reasons: [
-      ...cautions.filter(({ why }) => !tightest.why.startsWith(why)).map(({ why }) => `${eater.name}: ${why}`),
+      ...minded(tightest.why),
       ...(tightest.why === '' ? [] : [`${eater.name}: ${formatMass(tightest.left_g)} at most now. ${tightest.why}`]),
     ],
+    cautions: minded(),
   }
 }
 

@@ -57,40 +57,50 @@ export function capsFor(
   return [...(own.length > 0 || eater.kind === 'adult' ? own : scaled), ...limited]
 }
 
-/** What of a shared hazard is left for this plant today, raw, and why; empty where nothing else shares one. */
-export function sharedLeft(input: {
+/** A plant in food that somebody is about to eat, and what holds it for them. */
+export interface PlantHeld {
   readonly use: Use
   readonly taxon: Taxon
   readonly caps: readonly DayCap[]
+  /** Grams of it, trimmed and raw, in a gram as served. */
+  readonly raw_per_g: number
+}
+
+/**
+ * How much of a food as served, g, its shared hazards leave an eater today, and why: what they ate before and all that is in the bowl
+ * add up, each plant in portions of its own. Empty where no more than one plant has any of a hazard: by itself it is held by its own cap.
+ */
+export function sharedLeft(input: {
+  readonly bowl: readonly PlantHeld[]
   readonly eater: EaterState
   readonly eaten: readonly EatenServing[]
   readonly catalogue: Catalogue
 }): readonly { readonly left_g: number; readonly why: string }[] {
-  const { use, taxon, caps, eater, eaten, catalogue } = input
-  const mine = partOf(use, caps)
-  return sharedOf(use, eater).flatMap((hazard) => {
-    const others = eaten.flatMap(({ strand, taxon: other, raw_g }) => {
-      const its = lotUse(strand, catalogue)
-      if (its === undefined || !sharedOf(its, eater).includes(hazard)) return []
-      return [
-        {
-          name: nameInText(other),
-          other,
-          raw_g,
-          ...partOf(its, capsFor(its, eater, cautionsFor(its, eater), undefined)),
-        },
-      ]
+  const { bowl, eater, eaten, catalogue } = input
+  const hazards = [...new Set(bowl.flatMap(({ use }) => sharedOf(use, eater)))]
+  return hazards.flatMap((hazard) => {
+    const inBowl = bowl
+      .filter(({ use }) => sharedOf(use, eater).includes(hazard))
+      .map(({ use, taxon, caps, raw_per_g }) => ({ taxon, raw_per_g, ...partOf(use, caps) }))
+    const before = eaten.flatMap(({ strand, taxon, raw_g }) => {
+      const use = lotUse(strand, catalogue)
+      return use === undefined || !sharedOf(use, eater).includes(hazard)
+        ? []
+        : [{ taxon, raw_g, ...partOf(use, capsFor(use, eater, cautionsFor(use, eater), undefined)) }]
     })
-    // By itself a plant is held by its own cap.
-    if (others.every(({ other }) => other === taxon)) return []
-    const most = Math.min(mine.portions, ...others.map(({ portions }) => portions))
+    if (new Set([...inBowl, ...before].map(({ taxon }) => taxon)).size < 2) return []
+    const most = Math.min(...[...inBowl, ...before].map(({ portions }) => portions))
     if (!Number.isFinite(most)) return []
-    const had = others.reduce((sum, { raw_g, perPortion_g }) => sum + raw_g / perPortion_g, 0)
-    const names = formatList([...new Set(others.filter(({ other }) => other !== taxon).map(({ name }) => name))])
+    const had = before.reduce((sum, { raw_g, perPortion_g }) => sum + raw_g / perPortion_g, 0)
+    const perServed_g = inBowl.reduce((sum, { raw_per_g, perPortion_g }) => sum + raw_per_g / perPortion_g, 0)
+    const here = new Set(inBowl.map(({ taxon }) => taxon))
+    const together = here.size > 1 ? `${formatList([...here].map(nameInText))} in this food hold some` : undefined
+    const earlier = [...new Set(before.filter(({ taxon }) => here.size > 1 || !here.has(taxon)).map(({ taxon }) => nameInText(taxon)))] // prettier-ignore
+    const told = earlier.length > 0 ? `${formatList(earlier)} held some too` : undefined
     return [
       {
-        left_g: Math.max(0, most - had) * mine.perPortion_g,
-        why: `${withCapital(plainWords(hazard))} adds up over the day: ${names} held some too.`,
+        left_g: Math.max(0, most - had) / perServed_g,
+        why: `${withCapital(plainWords(hazard))} adds up over the day: ${[together, told].filter((each) => each !== undefined).join('; ')}.`,
       },
     ]
   })

@@ -76,6 +76,26 @@ describe('amounts', () => {
   })
 })
 
+describe('two plants of a batch that share a hazard', () => {
+  it('are measured together in one bowl, and not each by itself', () => {
+    const pen = opened()
+    makeSafeKind(bringInKind(pen, 'nettle', 'A'), 'nettle', 'A')
+    makeSafeKind(bringInKind(pen, 'beet', 'B'), 'beet', 'B')
+    hadBefore(pen, ['A', 'B'])
+    const most = (lot: string) => eaterVerdict(pen.lot(lot), pen.context, 'ann').most_g
+    const perServed = (lot: string) =>
+      plantsServed(pen.lot(lot), CATALOGUE).reduce((sum, { raw_per_g }) => sum + raw_per_g, 0)
+    const perDay = ['A', 'B'].map((lot) => most(lot) * perServed(lot))
+    expect(perDay).toEqual([250, 150].map((each) => expect.closeTo(each) as number))
+    pen.write({ type: 'joined', lot: 'J', code: 'J', parts: [{ lot: 'A', mass_g: 300 }, { lot: 'B', mass_g: 300 }] }) // prettier-ignore
+    tasteOf(pen, 'J')
+    // Both are eaten by portions of 80 g: together no more of them than of the one that allows fewer.
+    const { most_g, reasons } = eaterVerdict(pen.lot('J'), pen.context, 'ann')
+    expect(most_g).toBeCloseTo(150 / perServed('J'))
+    expect(reasons.join(' ')).toMatch(/Nitrate adds up over the day: nettle and sea beet in this food hold some\./)
+  })
+})
+
 describe('one plant of two pickings in a batch', () => {
   it('has one measure for the day, and not one for each picking', () => {
     const pen = opened()

@@ -371,7 +371,9 @@ function recordOf(kind: string) {
       const rule = (use?.stores ?? []).find(
         ({ store, after }) => store === 'chilled' && after === (cooked ? 'treated' : 'raw'),
       )
-      return rule?.keeps.unit === 'days' ? rule.keeps.high : 3
+      const days = rule?.keeps.unit === 'days' ? rule.keeps.high : 3
+      // A nut in its shell keeps for weeks; laid open it keeps like any wet food.
+      return cooked ? days : Math.min(4, days)
     },
   }
 }
@@ -439,9 +441,10 @@ function live(events: readonly Event[], until: number): readonly string[] {
         // Hot once and not made safe: it keeps no longer like a soaked nut.
         if (state === 'leached') {
           ;[state, made, warm] = ['open', event.t, 0]
-          soon(event.t + record.coldDays(false) * DAY)
         }
         open(event.t)
+        if (state === 'open' && made === event.t)
+          soon(event.t + Math.min(record.coldDays(false), record.coldDays(true)) * DAY)
         where = 'warm'
         break
       case 'cut':
