@@ -1,0 +1,461 @@
+import { describe, expect, it } from 'vitest'
+import type { Saying } from '../log/stamp'
+import { addDays, fromMs, MINUTE_ms, toMs } from '../quantity/instant'
+import { household, Pen } from '../test/pen'
+import { endsIf, lifeOf, packLife, storeWhere } from './life'
+import { rawKeeping } from './lifeLimits'
+import { lotUse } from '../treatment/batchUse'
+
+// Written straight into the log, unasked: the clock must be right about what ought not to have been done too.
+
+const HOUR = 60
+const DAY = 1440
+const T0 = '2027-05-16T08:00:00.000Z'
+const at = (minutes: number) => fromMs(toMs(T0) + minutes * MINUTE_ms)
+const KINDS = {
+  nettle: ['Urtica dioica', 'leafy-top', 'emerging'],
+  ramsons: ['Allium ursinum', 'leaf', 'young'],
+  acorn: ['Quercus robur', 'nut', 'ripe'],
+  spruce: ['Picea abies', 'needle-tip', 'young'],
+  dandelion: ['Taraxacum officinale', 'leaf', 'young'],
+  rowan: ['Sorbus aucuparia', 'fruit', 'ripe'],
+  mustard: ['Alliaria petiolata', 'seed', 'ripe'],
+} as const
+
+/** One lot `A` of 1 kg, picked at minute 0 in a kitchen by the sea, and what is done to it at which minute. */
+class Story {
+  readonly pen = household(new Pen(), { elevation_m: 0 })
+  constructor(kind: keyof typeof KINDS, lot = 'A') {
+    this.pick(kind, lot, 0)
+  }
+  pick(kind: keyof typeof KINDS, lot: string, minute: number): this {
+    const [taxon, part, stage] = KINDS[kind]
+    return this.do(minute, { type: 'weighed-in', lot, code: lot, taxon, part, stage, patch: 'wall', mass_g: 1000, pickedAt: at(minute) }) // prettier-ignore
+  }
+  do(minute: number, ...sayings: readonly Saying[]): this {
+    this.pen.now = at(minute)
+    for (const saying of sayings) this.pen.force(saying)
+    return this
+  }
+  /** A load through a step of a way. */
+  run(
+    from: number,
+    until: number | null,
+    protocol: string,
+    step: number,
+    over: Partial<Saying<'step-done'>> = {},
+  ): this {
+    this.pen.now = at(from)
+    const begun = this.pen.force({
+      type: 'step-begun',
+      lot: 'A',
+      protocol,
+      step,
+      load: 1,
+      mass_g: this.pen.lot().mass_g,
+    })
+    if (until === null) return this
+    return this.do(until, {
+      ...{ type: 'step-done', lot: 'A', begun: begun.id, outcome: 'done', minutes: until - from, temp_C: 99 },
+      ...{ backToBoil_s: 40, driedTo_g: null, checked: true, water: 'thrown' },
+      ...over,
+    })
+  }
+  place(minute: number, place: 'cold' | 'kitchen' | 'hot', temp_C: number | null = null): this {
+    return this.do(minute, { type: 'placed', lot: 'A', place, temp_C })
+  }
+  bath(minute: number, step: number, temp_C: number | null, protocol = 'cold baths'): this {
+    return this.do(minute, { type: 'bath-changed', lot: 'A', protocol, step, fresh: temp_C === null ? null : { water_mL: 4000, temp_C } }) // prettier-ignore
+  }
+  pack(minute: number, store: Saying<'packed'>['store'], over: Partial<Saying<'packed'>> = {}): this {
+    return this.do(minute, { type: 'packed', lot: 'A', pack: 'p', store, mass_g: 100, containers: 1, storeTemp_C: store === 'frozen' ? -19 : 3, ...over }) // prettier-ignore
+  }
+  read(minute: number, temp_C: number): this {
+    return this.do(minute, { type: 'store-read', lot: 'A', pack: 'p', temp_C })
+  }
+  open(minute: number, into = 'B', mass_g = 50): this {
+    return this.do(minute, { type: 'opened', lot: 'A', pack: 'p', into, code: into, mass_g })
+  }
+  context(minute: number) {
+    return { ...this.pen.context, now: at(minute) }
+  }
+  life(minute: number, lot = 'A') {
+    return lifeOf(this.pen.lot(lot), this.context(minute))
+  }
+  packed(minute: number) {
+    const [pack] = this.pen.lot().packs
+    if (pack === undefined) throw new RangeError('expected a pack')
+    return packLife(pack, this.context(minute))
+  }
+  /** When and of what it is over, minutes from its picking; looked at long after. */
+  over(lot = 'A', after = 400 * DAY): readonly [number, string] | null {
+    const { over } = this.life(after, lot)
+    return over === null ? null : [(toMs(over.at) - toMs(T0)) / MINUTE_ms, over.cause.of]
+  }
+}
+
+describe('the clock of raw food', () => {
+  it('goes by where it stood, in shares of its raw life, warm where nobody measured', () => {
+    // Nettle: limp after 1 day warm and 4 cold, unsafe after 2 and 8.
+    expect(new Story('nettle').over()).toEqual([2 * DAY, 'raw'])
+    expect(new Story('nettle').place(0, 'cold', 5).over()).toEqual([8 * DAY, 'raw'])
+    expect(new Story('nettle').place(0, 'cold', 5.1).over()).toEqual([2 * DAY, 'raw'])
+    expect(new Story('nettle').place(0, 'cold').over()).toEqual([2 * DAY, 'raw'])
+    expect(new Story('nettle').place(DAY, 'cold', 4).over()).toEqual([5 * DAY, 'raw'])
+    expect(
+      new Story('nettle')
+        .place(0, 'cold', 4)
+        .place(4 * DAY, 'kitchen', 4)
+        .over(),
+    ).toEqual([5 * DAY, 'raw'])
+    expect(new Story('nettle').place(0, 'hot', 60).over()).toBeNull()
+    expect(new Story('nettle').place(0, 'hot', 59).over()).toEqual([2 * DAY, 'raw'])
+    const half = new Story('nettle').place(0, 'cold', 4).life(DAY)
+    expect(half).toMatchObject({
+      kind: 'raw',
+      madeAt: at(0),
+      warm_min: 0,
+      limp: 1 / 4,
+      raw: 1 / 8,
+      end: null,
+      over: null,
+    })
+  })
+  it('takes it out of the cold for whatever is done to it', () => {
+    const sort: Saying = { type: 'sorted', lot: 'A', stageSeen: 'emerging', kept_g: 900, trimmed_g: 100, trimmedTo: 'compost', wash: null } // prettier-ignore
+    expect(new Story('nettle').place(0, 'cold', 4).do(DAY, sort).over()).toEqual([DAY + (7 / 4) * DAY, 'raw'])
+    expect(new Story('nettle').place(0, 'cold', 4).run(DAY, DAY, 'blanch and drain', 1).over()).toEqual([DAY + (7 / 4) * DAY, 'raw']) // prettier-ignore
+    // Put away and handled in one moment: it stands warm.
+    expect(new Story('nettle').do(0, sort).place(0, 'cold', 4).over()).toEqual([2 * DAY, 'raw'])
+    const revived = (looks: Saying<'revived'>['looks'], chilled: boolean) =>
+      new Story('nettle').do(0, { type: 'revived', lot: 'A', minutes: 20, chilled, looks }).over()
+    expect(revived('crisp', true)).toEqual([8 * DAY, 'raw'])
+    expect(revived('better', true)).toEqual([8 * DAY, 'raw'])
+    expect(revived('crisp', false)).toEqual([2 * DAY, 'raw'])
+    expect(revived('same', true)).toEqual([2 * DAY, 'raw'])
+  })
+})
+
+describe('the clock of moist food', () => {
+  const cut = (how: Saying<'cut-up'>['how']): Saying => ({ type: 'cut-up', lot: 'A', how })
+  it('begins when it is laid open or wetted: 240 warm minutes in all, four days cold, and never beyond raw', () => {
+    for (const how of ['cut', 'pounded', 'juiced', 'soaked'] as const)
+      expect(new Story('dandelion').do(HOUR, cut(how)).over()).toEqual([5 * HOUR, 'warm'])
+    expect(new Story('dandelion').do(0, cut('cut')).place(0, 'cold', 4).over()).toEqual([240, 'warm'])
+    expect(new Story('dandelion').do(0, cut('cut')).place(1, 'cold', 4).over()).toEqual([4 * DAY, 'cold'])
+    expect(new Story('dandelion').do(0, cut('cut')).place(1, 'cold', 4).place(DAY, 'kitchen').over()).toEqual([DAY + 239, 'warm']) // prettier-ignore
+    // Cut late it has what is left of its raw life.
+    expect(new Story('dandelion').place(0, 'cold', 4).do(11 * DAY, cut('cut')).place(11 * DAY + 1, 'cold', 4).over()?.[1]).toBe('raw') // prettier-ignore
+    // Elsewhere the record gives the whole food weeks in the cold.
+    expect(new Story('acorn').do(0, cut('cut')).place(1, 'cold', 4).over()).toEqual([4 * DAY, 'cold'])
+    expect(new Story('dandelion').do(HOUR, cut('cut')).life(2 * HOUR)).toMatchObject({ kind: 'moist', madeAt: at(HOUR), warm_min: HOUR }) // prettier-ignore
+  })
+  it('begins by a step that cuts, by oil at once, and by a soak when it is lifted out', () => {
+    expect(new Story('dandelion').run(0, 5, 'lacto-ferment', 2).over()).toEqual([240, 'warm'])
+    expect(new Story('ramsons').run(HOUR, 20 * DAY, 'paste under oil, kept cold', 4).over()).toEqual([5 * HOUR, 'warm'])
+    expect(new Story('dandelion').run(0, HOUR, 'raw, cold soaked', 2).over()).toEqual([5 * HOUR, 'warm'])
+    expect(new Story('rowan').run(0, DAY, 'vinegar soak, then boiled', 1).over()).toEqual([DAY + 240, 'warm'])
+    const added = (what: Saying<'ingredient-added'>['what']): Saying => ({ type: 'ingredient-added', lot: 'A', what, name: what, mass_g: 50 }) // prettier-ignore
+    expect(new Story('nettle').do(HOUR, added('oil')).over()).toEqual([5 * HOUR, 'warm'])
+    expect(new Story('nettle').do(HOUR, added('salt')).over()).toEqual([2 * DAY, 'raw'])
+    const strained: Saying = { type: 'weighed', lot: 'A', mass_g: 1500, after: 'straining' }
+    expect(new Story('spruce').do(HOUR, strained).over()).toEqual([5 * HOUR, 'warm'])
+  })
+  it('does not begin for seed that is dry as it is picked', () => {
+    expect(new Story('mustard').do(0, cut('pounded')).life(DAY)).toMatchObject({ kind: 'raw', warm_min: 0 })
+    expect(new Story('mustard').do(0, cut('soaked')).over()).toEqual([240, 'warm'])
+  })
+})
+
+describe('the clock of cooked food', () => {
+  const boiled = (minutes = 3) => new Story('nettle').run(HOUR, HOUR + minutes, 'blanch and drain', 2)
+  it('begins at the first load that was cooked through, whatever the time before', () => {
+    expect(boiled().life(HOUR + 3)).toEqual({
+      ...{ kind: 'cooked', madeAt: at(HOUR + 3), warm_min: 0, limp: 0, raw: 0, wasFrozen: false, thawedRaw: false },
+      ...{ end: { at: at(HOUR + 3 + 3 * DAY), cause: { of: 'cold' } }, over: null },
+    })
+    expect(boiled().over()).toEqual([HOUR + 3 + 240, 'warm'])
+    expect(
+      boiled()
+        .place(HOUR + 4, 'cold', 3)
+        .over(),
+    ).toEqual([HOUR + 3 + 3 * DAY, 'cold'])
+    expect(
+      boiled()
+        .place(HOUR + 4, 'hot', 70)
+        .over(),
+    ).toEqual([HOUR + 3 + 3 * DAY, 'cold'])
+    const begin = (mass_g: number, load: number): Saying => ({ type: 'step-begun', lot: 'A', protocol: 'blanch and drain', step: 2, load, mass_g }) // prettier-ignore
+    const inTwo = new Story('nettle')
+    for (const [load, minute] of [
+      [1, 0],
+      [2, 100],
+    ] as const) {
+      inTwo.do(minute, begin(500, load))
+      const begun = inTwo.pen.lot().runs.at(-1)?.entry ?? ''
+      inTwo.do(minute + 3, { type: 'step-done', lot: 'A', begun, outcome: 'done', minutes: 3, temp_C: 99, backToBoil_s: 40, driedTo_g: null, checked: true, water: 'thrown' }) // prettier-ignore
+    }
+    expect(inTwo.life(103)).toMatchObject({ kind: 'cooked', madeAt: at(3), warm_min: 100 })
+    expect(inTwo.over()).toEqual([243, 'warm'])
+  })
+  it('half done, it is heated all the same, and keeps as the shorter of raw and cooked does', () => {
+    const half = boiled(1)
+    expect(half.life(HOUR + 1)).toMatchObject({ kind: 'moist', madeAt: at(HOUR + 1), warm_min: 0 })
+    expect(half.over()).toEqual([HOUR + 1 + 240, 'warm'])
+    expect(
+      boiled(1)
+        .place(HOUR + 2, 'cold', 4)
+        .over(),
+    ).toEqual([HOUR + 1 + 3 * DAY, 'cold'])
+    const leached = new Story('acorn')
+      .bath(0, 5, 8)
+      .bath(8 * HOUR, 5, null)
+      .run(9 * HOUR, 9 * HOUR + 16, 'cold baths', 8)
+    expect(leached.life(9 * HOUR + 16)).toMatchObject({ kind: 'moist', warm_min: 0 })
+    expect(leached.place(9 * HOUR + 20, 'cold', 4).over()).toEqual([9 * HOUR + 16 + 3 * DAY, 'cold'])
+  })
+  it('does not begin for food that was over before it', () => {
+    expect(new Story('nettle').run(3 * DAY, 3 * DAY + 3, 'blanch and drain', 2).over()).toEqual([2 * DAY, 'raw'])
+  })
+  it('does not stand still on a fire that was forgotten', () => {
+    expect(new Story('nettle').run(0, null, 'blanch and drain', 2).over()).toEqual([DAY, 'step'])
+    expect(new Story('nettle').run(0, null, 'blanch and drain', 2).life(DAY).over).toBeNull()
+    expect(new Story('nettle').run(0, 2 * DAY, 'blanch and drain', 2).over()).toEqual([DAY, 'step'])
+  })
+})
+
+describe('the clock of dry and of soured food', () => {
+  const dried = (to_g: number) =>
+    new Story('nettle').run(0, 12 * HOUR, 'dried for tea or powder', 2, { driedTo_g: to_g, temp_C: 40, water: null })
+  it('stands still once it is dried to its mass, and not before', () => {
+    expect(dried(130).life(30 * DAY)).toMatchObject({ kind: 'dry', madeAt: at(12 * HOUR), end: null, over: null })
+    expect(dried(400).over()?.[1]).toBe('raw')
+    const water: Saying = { type: 'ingredient-added', lot: 'A', what: 'water', name: 'water', mass_g: 50 }
+    expect(
+      dried(130)
+        .do(30 * DAY, water)
+        .over(),
+    ).toEqual([30 * DAY + 240, 'warm'])
+    expect(
+      dried(130)
+        .do(30 * DAY, water)
+        .place(30 * DAY + 1, 'cold', 4)
+        .over(),
+    ).toEqual([34 * DAY, 'cold'])
+    // Boiled too short, dry leaf is wet leaf.
+    expect(
+      dried(130)
+        .run(30 * DAY, 30 * DAY + 1, 'blanch and drain', 2)
+        .over(),
+    ).toEqual([30 * DAY + 1 + 240, 'warm'])
+    // Forgotten on the rack.
+    expect(new Story('nettle').run(0, null, 'dried for tea or powder', 2).over()).toEqual([4 * DAY, 'step'])
+    expect(new Story('acorn').run(0, null, 'dried in the shell for later', 1).over()).toEqual([12 * DAY, 'step'])
+  })
+  it('sours under its own limit, and keeps when it is sour enough', () => {
+    const souring = () => new Story('dandelion').run(0, 5, 'lacto-ferment', 2)
+    const salt: Saying = { type: 'ingredient-added', lot: 'A', what: 'salt', name: 'salt', mass_g: 25 }
+    const sour = (value: number): Saying => ({
+      type: 'reading-taken',
+      lot: 'A',
+      what: 'ph',
+      value,
+      instrument: 'meter',
+    })
+    const fermented = (value: number) => {
+      const story = souring().do(6, salt)
+      const begun = { type: 'step-begun', lot: 'A', protocol: 'lacto-ferment', step: 3, load: 1, mass_g: 1025 } as const
+      story.do(7, begun)
+      const id = story.pen.lot().runs.at(-1)?.entry ?? ''
+      story.do(10 * DAY, sour(value))
+      return story.do(10 * DAY + 1, { type: 'step-done', lot: 'A', begun: id, outcome: 'done', minutes: 10 * DAY - 6, temp_C: null, backToBoil_s: null, driedTo_g: null, checked: true, water: null }) // prettier-ignore
+    }
+    expect(fermented(3.9).life(60 * DAY)).toMatchObject({ kind: 'steady', over: null, end: null })
+    // Not sour enough it was wet food all the while, and its cold days are gone the moment it is taken out.
+    expect(fermented(4.6).over()).toEqual([4 * DAY, 'cold'])
+    expect(souring().run(6, null, 'lacto-ferment', 3).over()).toEqual([6 + 42 * DAY, 'step'])
+    expect(new Story('spruce').run(0, null, 'in vinegar', 1).over()).toEqual([84 * DAY, 'step'])
+    // Salted over everything it keeps without a ferment.
+    const salted: Saying = { type: 'ingredient-added', lot: 'A', what: 'salt', name: 'salt', mass_g: 300 }
+    expect(new Story('ramsons').do(HOUR, salted).life(60 * DAY)).toMatchObject({ kind: 'steady', madeAt: at(HOUR) })
+  })
+})
+
+describe('the clock of a leach', () => {
+  it('gives each bath its limit by its measured cold, and running water its week or what is on record', () => {
+    const lying = (temp_C: number, step = 5, way = 'cold baths') => new Story('acorn').bath(0, step, temp_C, way).over()
+    expect(lying(5)).toEqual([4 * DAY, 'bath'])
+    expect(lying(6)).toEqual([2 * DAY, 'bath'])
+    expect(lying(15)).toEqual([2 * DAY, 'bath'])
+    expect(lying(16)).toEqual([DAY, 'bath'])
+    expect(lying(97)).toEqual([DAY, 'bath'])
+    expect(lying(12, 5, 'running water')).toEqual([7 * DAY, 'bath'])
+    expect(lying(12, 1, 'sunk or buried for months, then hot baths')).toEqual([180 * DAY, 'bath'])
+    // The cause names the bath, and how long it may be.
+    expect(new Story('acorn').bath(0, 5, 8).life(3 * DAY).over?.cause).toEqual({ of: 'bath', since: at(0), atMost_min: 2 * DAY }) // prettier-ignore
+    expect(new Story('acorn').bath(0, 5, 8).life(2 * DAY).over).toBeNull()
+  })
+  it('leaves wet meal, which bears a day of warmth before the next bath or the fire', () => {
+    const out = () => new Story('acorn').bath(0, 5, 8).bath(8 * HOUR, 5, null)
+    expect(out().life(10 * HOUR)).toMatchObject({ kind: 'leached', madeAt: at(0), warm_min: 2 * HOUR, end: null })
+    expect(out().over()).toEqual([8 * HOUR + DAY, 'warm'])
+    expect(
+      out()
+        .bath(20 * HOUR, 5, 8)
+        .bath(28 * HOUR, 5, null)
+        .over(),
+    ).toEqual([28 * HOUR + DAY, 'warm'])
+    // What was over before it went in stays over.
+    expect(new Story('acorn').bath(30 * DAY, 5, 8).over()).toEqual([21 * DAY, 'raw'])
+  })
+})
+
+describe('the clock of a store', () => {
+  const boiled = () => new Story('nettle').run(0, 3, 'blanch and drain', 2)
+  const MONTHS_12 = (toMs('2028-05-16T08:03:00.000Z') - toMs(T0)) / MINUTE_ms
+  it('runs from the making, first freezing excepted, and keeps what was inherited', () => {
+    expect(boiled().pack(HOUR, 'frozen').packed(HOUR)).toMatchObject({ kind: 'cooked', madeAt: at(HOUR), wasFrozen: true, over: null, end: { at: '2028-05-16T09:00:00.000Z', cause: { of: 'store' } } }) // prettier-ignore
+    expect(
+      boiled()
+        .pack(HOUR, 'chilled')
+        .packed(3 * DAY + 3).over,
+    ).toBeNull()
+    expect(boiled().pack(HOUR, 'chilled').packed(3 * DAY + 4).over).toEqual({ at: at(3 * DAY + 3), cause: { of: 'cold' } }) // prettier-ignore
+    // Packed without any way on record for it: the shortest there is for that store.
+    const raw = new Story('acorn').pack(HOUR, 'chilled').packed(2 * HOUR)
+    expect(raw).toMatchObject({ kind: 'raw', end: { at: at(60 * DAY), cause: { of: 'store' } } })
+    expect(MONTHS_12).toBeGreaterThan(365 * DAY)
+  })
+  it('starts the warm minutes when it is found warm, and thaws for good when a freezer fails', () => {
+    const cold = () => boiled().place(4, 'cold', 3).pack(10, 'chilled')
+    expect(cold().packed(20 * HOUR).warm_min).toBe(1)
+    expect(
+      cold()
+        .read(HOUR, 9)
+        .packed(2 * HOUR).warm_min,
+    ).toBe(1 + HOUR)
+    expect(
+      cold()
+        .read(HOUR, 9)
+        .read(2 * HOUR, 4)
+        .packed(20 * HOUR),
+    ).toMatchObject({ warm_min: 1 + HOUR, over: null })
+    expect(
+      cold()
+        .read(HOUR, 9)
+        .packed(6 * HOUR).over,
+    ).toEqual({ at: at(HOUR + 239), cause: { of: 'warm' } })
+    // At 4 °C on record: 4.5 is warm there.
+    expect(
+      cold()
+        .read(HOUR, 4.5)
+        .packed(2 * HOUR).warm_min,
+    ).toBe(1 + HOUR)
+    const frozen = () => boiled().pack(HOUR, 'frozen')
+    expect(
+      frozen()
+        .read(DAY, -12)
+        .packed(30 * DAY).over,
+    ).toBeNull()
+    expect(frozen().read(DAY, -11).packed(2 * DAY + 1).over).toEqual({ at: at(2 * DAY), cause: { of: 'opened', days: 1 } }) // prettier-ignore
+    expect(
+      frozen()
+        .read(DAY, -11)
+        .read(DAY + 10, -19)
+        .packed(2 * DAY + 1).over,
+    ).not.toBeNull()
+    // A freezer at 20 °C: four hours, like any kitchen.
+    expect(
+      frozen()
+        .read(DAY, 20)
+        .packed(2 * DAY).over,
+    ).toEqual({ at: at(DAY + 240 - 57), cause: { of: 'warm' } })
+    const raw = new Story('ramsons').pack(HOUR, 'frozen')
+    expect(frozen().packed(DAY).thawedRaw).toBe(false)
+    expect(raw.read(DAY, -5).packed(DAY + 1).thawedRaw).toBe(true)
+  })
+  it('once opened has its own days, by its store, and none of the first freezing comes again', () => {
+    const frozen = () => boiled().pack(HOUR, 'frozen').open(30 * DAY).pack(30 * DAY, 'frozen', { lot: 'B', pack: 'q', mass_g: 50 }) // prettier-ignore
+    expect(frozen().life(30 * DAY, 'B')).toMatchObject({ wasFrozen: true, thawedRaw: false, end: { at: at(31 * DAY), cause: { of: 'opened', days: 1 } } }) // prettier-ignore
+    const again = frozen().pen.lot('B').packs[0]
+    const story = frozen()
+    const lifeAgain = again && packLife(again, story.context(32 * DAY))
+    expect(lifeAgain?.over).toEqual({ at: at(31 * DAY), cause: { of: 'opened', days: 1 } })
+    const chilled = boiled().place(4, 'cold', 3).pack(10, 'chilled').open(HOUR)
+    expect(chilled.life(HOUR, 'B').end).toEqual({ at: at(HOUR + 2 * DAY), cause: { of: 'opened', days: 2 } })
+    // What stays in the pack lies open too; in the cold of its store.
+    expect(chilled.packed(2 * DAY + HOUR + 1).over).toEqual({ at: at(HOUR + 2 * DAY), cause: { of: 'opened', days: 2 } }) // prettier-ignore
+    expect(new Story('ramsons').pack(HOUR, 'frozen').open(DAY).life(DAY, 'B').thawedRaw).toBe(true)
+    // Opened after its own time it is over.
+    expect(
+      boiled()
+        .pack(HOUR, 'chilled')
+        .open(5 * DAY)
+        .over('B'),
+    ).toEqual([3 * DAY + 3, 'cold'])
+  })
+  it('is as warm as it was last found to be', () => {
+    const where = (story: Story, minute: number) => {
+      const [pack] = story.pen.lot().packs
+      return pack && storeWhere(pack, lotUse(pack.lotThen, story.pen.catalogue), story.context(minute))
+    }
+    const chilled = boiled()
+      .pack(HOUR, 'chilled')
+      .read(DAY, 9)
+      .read(2 * DAY, 4)
+    expect([HOUR, DAY, 2 * DAY].map((minute) => where(chilled, minute))).toEqual(['cold', 'warm', 'cold'])
+    const frozen = boiled()
+      .pack(HOUR, 'frozen')
+      .read(DAY, 3)
+      .read(2 * DAY, 9)
+    expect([HOUR, DAY, 2 * DAY].map((minute) => where(frozen, minute))).toEqual(['frozen', 'cold', 'warm'])
+  })
+})
+
+describe('a batch', () => {
+  const joined = (story: Story, minute: number, ...lots: readonly string[]) =>
+    story.do(minute, { type: 'joined', lot: 'J', code: 'J', parts: lots.map((lot) => ({ lot, mass_g: 300 })) })
+  it('takes the worst of every part: the oldest, the warmest, the earliest end', () => {
+    const two = new Story('nettle').run(0, 3, 'blanch and drain', 2).pick('nettle', 'B', 100)
+    expect(joined(two, 120, 'A', 'B').life(120, 'J')).toMatchObject({
+      ...{
+        kind: 'moist',
+        madeAt: at(3),
+        warm_min: 117,
+        limp: expect.closeTo(20 / DAY) as number,
+        raw: expect.closeTo(10 / DAY) as number,
+      },
+      ...{ end: { at: at(3 * DAY + 3) }, over: null },
+    })
+    expect(two.over('J')).toEqual([243, 'warm'])
+    const alike = new Story('nettle').pick('nettle', 'B', 100)
+    expect(joined(alike, 120, 'A', 'B').life(120, 'J')).toMatchObject({
+      kind: 'raw',
+      madeAt: at(0),
+      raw: expect.closeTo(60 / DAY) as number,
+    })
+    const gone = new Story('nettle').pick('nettle', 'B', 3 * DAY)
+    expect(joined(gone, 3 * DAY + 10, 'B', 'A').over('J')).toEqual([2 * DAY, 'raw'])
+  })
+})
+
+describe('what is left of it', () => {
+  const keeping = rawKeeping({ keepsRaw_days: { ambient: 1, chilled: 4 }, spoilsRaw_days: { ambient: 2, chilled: 8 } })
+  const raw = new Story('nettle').life(0)
+  const end = { at: at(3 * DAY), cause: { of: 'store' } } as const
+  it('is told as if nothing changed where it is', () => {
+    const left = (life: typeof raw, where: Parameters<typeof endsIf>[2]) => endsIf(life, at(0), where, keeping)
+    expect(left(raw, 'warm')).toEqual({ at: addDays(at(0), 2), cause: { of: 'raw' } })
+    expect(left(raw, 'cold')).toEqual({ at: addDays(at(0), 8), cause: { of: 'raw' } })
+    expect(left({ ...raw, raw: 0.5 }, 'cold')?.at).toBe(addDays(at(0), 4))
+    expect(left(raw, 'frozen')).toBeNull()
+    expect(left({ ...raw, end }, 'cold')).toEqual(end)
+    expect(left({ ...raw, kind: 'cooked', warm_min: 200 }, 'warm')).toEqual({ at: at(40), cause: { of: 'warm' } })
+    expect(left({ ...raw, kind: 'cooked', warm_min: 200, end }, 'cold')).toEqual(end)
+    expect(left({ ...raw, kind: 'moist', end }, 'warm')).toEqual({ at: at(240), cause: { of: 'warm' } })
+    expect(left({ ...raw, kind: 'leached' }, 'warm')?.at).toBe(at(DAY))
+    expect(left({ ...raw, kind: 'leached' }, 'cold')).toBeNull()
+    expect(left({ ...raw, kind: 'dry' }, 'warm')).toBeNull()
+    expect(left({ ...raw, over: end, end: null }, 'warm')).toEqual(end)
+  })
+})
