@@ -138,6 +138,11 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
       name: text(),
       kind: eaterKind(),
       sensitivities: nullable(Joi.array().items(sensitivity()).unique()),
+      ownCaps: Joi.array()
+        .items(strictObject({ taxon: text(), perDay_g: Joi.number().min(0).max(5000) }))
+        .unique('taxon')
+        .max(100)
+        .optional(),
     }),
     laxerConfirmed: Joi.boolean().valid(true).optional(),
   },

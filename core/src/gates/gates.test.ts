@@ -218,7 +218,11 @@ describe('Identity', () => {
     expect(pen.try({ type: 'strays-sorted', lot: 'A', found: 0 }).proposal).toMatchObject({ field: 'found' })
     pen.write({ type: 'strays-sorted', lot: 'A', found: 1 })
     pen.write({ type: 'stray-reported', lot: 'A', what: 'chopped', brokenUp: true })
-    pen.write({ type: 'strays-sorted', lot: 'A', found: 1 })
+    expect(pen.try({ type: 'strays-sorted', lot: 'A', found: 1 }).proposal).toMatchObject({
+      field: 'lot',
+      message: 'A stray is broken up in it, and no sorting finds all of it again: throw the lot away.',
+    })
+    pen.force({ type: 'strays-sorted', lot: 'A', found: 1 })
     expect(see(pen, 'identity')).toEqual({
       state: 'closed',
       reasons: [
@@ -230,7 +234,7 @@ describe('Identity', () => {
     const harmless = new Pen(catalogueWith('Urtica dioica', { lookalikes: [] }))
     bringIn(household(harmless))
     harmless.write({ type: 'stray-reported', lot: 'A', what: 'chopped', brokenUp: true })
-    harmless.write({ type: 'strays-sorted', lot: 'A', found: 1 })
+    harmless.force({ type: 'strays-sorted', lot: 'A', found: 1 })
     // What it was nobody knows, whatever else the plant is taken for.
     expect(see(harmless, 'identity').state).toBe('closed')
   })

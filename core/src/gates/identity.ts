@@ -16,6 +16,7 @@ import {
   writerName,
 } from '../identity/lotTells'
 import { kinOf } from '../lot/kin'
+import { isUnsorted, kinWithStrays } from '../lot/strays'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { formatList, withCapital } from '../quantity/format'
 import { closedBy, finding, worstOf, type Finding, type JudgeContext } from './verdict'
@@ -33,7 +34,7 @@ const NAMED_AT_MOST = 4
  */
 export function identityGate(lot: LotState, context: JudgeContext): Finding {
   const own = strandsOf(lot).map((strand) => pickingIdentity(strand.lot, context))
-  const whole = finding(closings(lot, context), strayPending(lot) ? [STRAY] : [], [])
+  const whole = finding(closings(lot, context), isUnsorted(lot) ? [STRAY] : [], [])
   return worstOf([...own, ...(lot.joined.length === 0 ? [] : [whole]), kinFinding(lot, context)])
 }
 
@@ -60,7 +61,7 @@ function pickingIdentity(lot: LotState, context: JudgeContext): Finding {
   const told = clearance.missing.length === 0 && !clearance.standing.some(isHarmful)
   const carried = told ? undefined : carriedOver(lot, taxon, context)
   const ajar = [
-    ...(strayPending(lot) ? [STRAY] : []),
+    ...(isUnsorted(lot) ? [STRAY] : []),
     ...(carried === undefined ? missingReasons(clearance, lot, taxon, context) : []),
     ...(carried === undefined ? standingReasons(clearance, taxon, context) : carried.due),
     ...(carried === undefined ? familyReasons(lot, taxon, context) : []),
@@ -101,13 +102,11 @@ function kinFinding(lot: LotState, context: JudgeContext): Finding {
   const closed = kin.flatMap((other) =>
     closings(other, context).map((reason) => `Lot ${other.code}, of the same picking: ${reason}`),
   )
-  const { sortedAt } = lot.strays
-  const unsorted = kin.filter(
-    ({ strays: { reportedAt } }) => reportedAt !== null && (sortedAt === null || sortedAt < reportedAt),
-  )
   return finding(
     closed,
-    unsorted.map(({ code }) => `A stray was found in lot ${code}, of the same picking: go through this one too.`),
+    kinWithStrays(lot, context.book).map(
+      ({ code }) => `A stray was found in lot ${code}, of the same picking: go through this one too.`,
+    ),
     [],
   )
 }
@@ -129,10 +128,6 @@ function strayClosings(lot: LotState, taxon: Taxon): readonly string[] {
   return lot.strays.brokenUp
     ? [`A stray is broken up in it, and ${could}: throw away the lot and everything made of it.`]
     : []
-}
-
-function strayPending({ strays: { reportedAt, sortedAt } }: LotState): boolean {
-  return reportedAt !== null && (sortedAt === null || sortedAt < reportedAt)
 }
 
 function contradictionReasons(contradictions: Clearance['contradictions'], taxon: Taxon): readonly string[] {

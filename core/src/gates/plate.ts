@@ -3,13 +3,14 @@ import type { Taxon, Use } from '../flora/taxon'
 import type { EaterId } from '../log/entry'
 import { kitchenAt, type EaterState } from '../log/houseState'
 import { strandsOf, type LotState, type PackState, type Portion } from '../lot/lotState'
-import { capsFor, cautionsFor, sharedLeft, type PlantHeld } from '../meal/dayShare'
+import { capsFor, cautionsFor, ownCapsFor, sharedLeft, type PlantHeld } from '../meal/dayShare'
 import { eatenBy, eatenOn, plantsServed, type EatenServing, type PlantServed } from '../meal/eaten'
 import { bowlAgainst } from '../meal/inTheBowl'
 import { plainWords } from '../flora/vocabulary'
-import { formatList, formatMass } from '../quantity/format'
+import { formatList, formatMass, formatVolume } from '../quantity/format'
 import { formatDay, minutesBetween } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
+import { isDrink } from '../treatment/drink'
 import { protocolOf } from '../treatment/progress'
 import { ajarFor, finding, type Finding, type GateState, type JudgeContext } from './verdict'
 
@@ -43,7 +44,7 @@ export function plateGate(lot: LotState, context: JudgeContext, intent: ServingI
     if (verdict.state === 'closed') return verdict.reasons
     return verdict.state === 'open' && mass_g > verdict.most_g + SCALE_g
       ? [
-          `${verdict.name}: ${formatMass(mass_g)} is more than ${formatMass(verdict.most_g)}. ${verdict.reasons.join(' ')}`,
+          `${verdict.name}: ${amount(lot, mass_g)} is more than ${amount(lot, verdict.most_g)}. ${verdict.reasons.join(' ')}`,
         ]
       : []
   })
@@ -85,7 +86,7 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
     .filter(({ left_g }) => left_g < own_g)
     .toSorted((a, b) => a.left_g - b.left_g)[0]
   if (shared !== undefined) {
-    const why = `${eater.name}: ${formatMass(shared.left_g)} at most now. ${shared.why}`
+    const why = `${eater.name}: ${amount(lot, shared.left_g)} at most now. ${shared.why}`
     if (shared.left_g <= 0) return say('closed', 0, [why])
     return say('open', shared.left_g, [
       ...new Set([...verdicts.flatMap(({ cautions }) => cautions), why, ...laxerRemark(eater, timeZone)]),
@@ -94,6 +95,16 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   return say('open', own_g, [
     ...new Set([...verdicts.flatMap(({ reasons }) => reasons), ...laxerRemark(eater, timeZone)]),
   ])
+}
+
+/** So much of a food as it is served: a drink is poured, a gram of it is a millilitre. */
+function amount(lot: LotState, served_g: number): string {
+  return isDrink(lot) ? formatVolume(served_g) : formatMass(served_g)
+}
+
+/** What of the plant a drink holds; nothing to say of other food. */
+function strength(lot: LotState, raw_per_g: number): string {
+  return isDrink(lot) ? ` It holds ${formatMass(1000 * raw_per_g)} a litre.` : ''
 }
 
 function barredBy(cautions: Use['cautionFor'], { name }: EaterState): readonly string[] {
@@ -173,7 +184,10 @@ function plantVerdict(
   const barred = barredBy(cautions, eater)
   if (barred.length > 0) return refused(barred)
   const had_g = eaten.filter((each) => each.taxon === taxon).reduce((sum, { raw_g }) => sum + raw_g, 0)
-  const left = caps.map(({ perDay_g, why }) => ({ why, left_g: Math.max(0, perDay_g - had_g) / raw_per_g }))
+  const left = [...caps, ...ownCapsFor(taxon, eater)].map(({ perDay_g, why }) => ({
+    why,
+    left_g: Math.max(0, perDay_g - had_g) / raw_per_g,
+  }))
   const first = firstTaste(use, taxon, eater.id, plant, context)
   const limits = [...left, ...(first === undefined ? [] : [first])]
   const tightest = limits.reduce((a, b) => (b.left_g < a.left_g ? b : a), { left_g: Infinity, why: '' })
@@ -186,7 +200,9 @@ function plantVerdict(
     most_g: tightest.left_g,
     reasons: [
       ...minded(tightest.why),
-      ...(tightest.why === '' ? [] : [`${eater.name}: ${formatMass(tightest.left_g)} at most now. ${tightest.why}`]),
+      ...(tightest.why === ''
+        ? []
+        : [`${eater.name}: ${amount(lot, tightest.left_g)} at most now. ${tightest.why}${strength(lot, raw_per_g)}`]),
     ],
     cautions: minded(),
   }

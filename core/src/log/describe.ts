@@ -23,14 +23,14 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
       return `Ground of ${name}: ${formatList(Object.keys(entry.facts).map((fact) => FACT_WORDS[fact] ?? fact)) || 'named'}.`
     }
     case 'eater-noted': {
-      const { name, kind, sensitivities } = entry.eater
+      const { name, kind, sensitivities, ownCaps = [] } = entry.eater
       const known =
         sensitivities === null
           ? 'not asked yet'
           : sensitivities.length === 0
             ? 'asked: nothing to mind'
             : formatList(sensitivities.map(plainWords))
-      return `${name} (${kind}): ${known}.`
+      return `${name} (${kind}): ${formatList([known, ...ownCaps.map(({ taxon, perDay_g }) => `at most ${formatMass(perDay_g)} a day of ${nameOf(taxon, catalogue)}`)])}.`
     }
     case 'plant-met':
       return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)})${entry.patch === undefined ? '' : ` at ${book.house.patches[entry.patch]?.name ?? entry.patch}`} and was sure of it${entry.mentor === undefined ? '' : `, shown by ${entry.mentor}`}.`

@@ -207,8 +207,18 @@ export interface EaterState {
   readonly kind: 'adult' | 'child' | 'infant'
   /** null: not asked yet, which is not the same as none. */
   readonly sensitivities: readonly Sensitivity[] | null
+  /** Limits of their own, by choice or by a doctor's word; none where absent. */
+  readonly ownCaps?: readonly OwnCap[]
   /** The last time that less was said to hold against them than before: what was dropped, and when. The plate says so. */
   readonly laxer?: { readonly at: Instant; readonly dropped: readonly string[] }
+}
+
+/** What somebody lets themselves have of a plant in a day. It holds beside what is on record, and never in place of it. */
+export interface OwnCap {
+  /** Scientific name. */
+  readonly taxon: string
+  /** Trimmed and raw; 0 is none of it. */
+  readonly perDay_g: number
 }
 
 export const EMPTY_HOUSE: HouseState = {

@@ -24,6 +24,7 @@ import {
   withoutCapital,
 } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
+import { strayAgainst, straysDue } from '../lot/strays'
 import { lotUse } from '../treatment/batchUse'
 import { leftoverChoices } from '../treatment/leftovers'
 import {
@@ -32,6 +33,7 @@ import {
   treatmentProgress,
   type StepProgress,
   type TreatmentProgress,
+  tooThin,
 } from '../treatment/progress'
 import { removalOf } from '../take/removal'
 import { PURPOSE_WORDS, PURPOSES, purposesOf } from '../take/setAside'
@@ -381,6 +383,9 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
     case 'claim-noted':
       return checkClaim(entry, book, catalogue)
     case 'eater-noted': {
+      const unknown = entry.eater.ownCaps?.find(({ taxon }) => findTaxon(catalogue, taxon)?.scientificName !== taxon)
+      if (unknown !== undefined)
+        return no('ownCaps', `No plant on record is called ${unknown.taxon}. Choose it from the list.`)
       const dropped = entry.laxerConfirmed === true ? [] : droppedBy(book.house.eaters[entry.eater.id], entry.eater)
       return dropped.length === 0
         ? OK
@@ -440,6 +445,11 @@ const GOING_ON: readonly LotEntry['type'][] = [
   'step-begun', 'way-chosen', 'revived', 'cut-up', 'ingredient-added', 'washed', 'placed',
 ] // prettier-ignore
 
+/** Whether an entry would break a stray up, or carry it into more food. */
+function spreads(entry: LotEntry): boolean {
+  return ['step-begun', 'cut-up'].includes(entry.type) || (entry.type === 'bath-changed' && entry.fresh !== null)
+}
+
 function checkLotEntry(
   entry: Exclude<LotEntry, { type: 'weighed-in' }>,
   lot: LotState,
@@ -447,6 +457,8 @@ function checkLotEntry(
 ): Proposal {
   const past = goesOn(entry) && lot.mass_g >= USED_UP_g ? freshnessOf(lot, context).must : []
   if (past.length > 0) return no('lot', past.join(' '))
+  const stray = spreads(entry) ? strayAgainst(lot, context.book) : undefined
+  if (stray !== undefined) return no('lot', stray)
   switch (entry.type) {
     case 'tell-seen': {
       const wrong = entry.states.find((state) => !CHARACTERS[entry.character]?.states.includes(state))
@@ -538,7 +550,8 @@ function checkLotEntry(
         ? OK
         : no('pack', 'There is no such pack of this lot with something left in it.')
     case 'strays-sorted':
-      if (lot.strays.reportedAt === null) return no('lot', 'No stray was reported in this lot.')
+      if (lot.strays.brokenUp) return no('lot', strayAgainst(lot, context.book) ?? '')
+      if (!straysDue(lot, context.book)) return no('lot', 'No stray was reported in this lot.')
       return entry.found < lot.strays.pending
         ? no(
             'found',
@@ -731,7 +744,9 @@ function checkStepBegun(entry: StepBegun, lot: LotState, context: JudgeContext):
   if (progress.running !== undefined) return no('step', 'A load is in it already. Take that one out first.')
   if (progress.baths !== undefined) return no('step', 'This step is one of baths: pour fresh water on it.')
   const left_g = progress.toCover_g - progress.covered_g
-  return entry.mass_g > left_g + SCALE_g ? tooMuch('mass_g', left_g) : OK
+  if (entry.mass_g > left_g + SCALE_g) return tooMuch('mass_g', left_g)
+  const thin = tooThin(entry, lot, protocol.name, progress)
+  return thin === undefined ? OK : no('water', thin)
 }
 
 function checkStepDone(entry: StepDone, lot: LotState): Proposal {

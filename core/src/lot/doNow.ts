@@ -24,7 +24,7 @@ import { protocolOf, treatmentProgress, type StepProgress } from '../treatment/p
 import { isLeftOut, notForTongue } from '../treatment/tongue'
 import { firstShut, gateViews, isUsedUp, type GateView } from './gateView'
 import { asLastTime, type AsLastTime } from './asLastTime'
-import { kinOf } from './kin'
+import { straysDue } from './strays'
 import { isBegun, outOfStoreAt, strandsOf, type BathFact, type LotState, type StepRun } from './lotState'
 import { onceEach } from './onceEach'
 import { opNoun } from './opNoun'
@@ -201,7 +201,7 @@ function stop(closed: GateView, lot: LotState): DoNow {
 }
 
 function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
-  if (straysDue(lot, context))
+  if (straysDue(lot, context.book))
     return {
       act: { kind: 'sort-strays' },
       title: 'Go through all of it again',
@@ -313,14 +313,6 @@ function rulesOutText(names: readonly string[]): string {
   if (names.length === 0) return 'A key tell.'
   const more = names.length - NAMED_AT_MOST
   return `It helps to rule out ${formatList(more > 0 ? [...names.slice(0, NAMED_AT_MOST), `${more} more`] : names)}.`
-}
-
-/** A stray in this lot, or in another part of the same picking, and this one not gone through since. */
-function straysDue(lot: LotState, { book }: JudgeContext): boolean {
-  const { sortedAt } = lot.strays
-  return [lot, ...kinOf(lot, book)].some(
-    ({ strays: { reportedAt } }) => reportedAt !== null && (sortedAt === null || sortedAt < reportedAt),
-  )
 }
 
 function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {

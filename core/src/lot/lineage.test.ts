@@ -306,7 +306,10 @@ describe('a split', () => {
       state: 'ajar',
       reasons: ['A stray was found in lot C, of the same picking: go through this one too.'],
     })
-    pen.force({ type: 'strays-sorted', lot: 'A', found: 0 })
+    expect(refusal(pen.try({ type: 'cut-up', lot: 'B', how: 'cut' }).proposal)).toMatch(
+      /^lot: A stray was found: go through/,
+    )
+    pen.write({ type: 'strays-sorted', lot: 'A', found: 0 })
     expect(see(pen, 'A', 'identity').state).toBe('open')
     expect(see(pen, 'B', 'identity').state).toBe('ajar')
     pen.force({
@@ -630,7 +633,7 @@ describe('carrying over', () => {
     expect(see(older, 'B', 'identity').state).toBe('ajar')
     const stray = again(known())
     stray.write({ type: 'stray-reported', lot: 'A', what: 'x', brokenUp: false })
-    stray.write({ type: 'strays-sorted', lot: 'A', found: 1 })
+    stray.force({ type: 'strays-sorted', lot: 'A', found: 1 })
     live(stray)
     expect(see(stray, 'B', 'identity').state).toBe('ajar')
   })

@@ -2,7 +2,7 @@ import type { Caution, Taxon, Use } from '../flora/taxon'
 import type { Sensitivity } from '../flora/vocabulary'
 import type { EaterState } from '../log/houseState'
 import { lotUse } from '../treatment/batchUse'
-import { formatList, withCapital } from '../quantity/format'
+import { formatList, formatMass, withCapital } from '../quantity/format'
 import { plainWords } from '../flora/vocabulary'
 import { nameInText, type Catalogue } from '../flora/catalogue'
 import type { EatenServing } from './eaten'
@@ -55,6 +55,13 @@ export function capsFor(
       why: perDay_g === undefined ? `${why} No figure is on record: one ordinary portion a day.` : why,
     }))
   return [...(own.length > 0 || eater.kind === 'adult' ? own : scaled), ...limited]
+}
+
+/** What an eater lets themselves have of a plant in a day: it holds beside what is on record. */
+export function ownCapsFor({ scientificName, synonyms }: Taxon, { name, ownCaps = [] }: EaterState): readonly DayCap[] {
+  return ownCaps
+    .filter(({ taxon }) => taxon === scientificName || synonyms.includes(taxon))
+    .map(({ perDay_g }) => ({ perDay_g, why: `By ${name}’s own limit, ${formatMass(perDay_g)} a day, raw.` }))
 }
 
 /** A plant in food that somebody is about to eat, and what holds it for them. */

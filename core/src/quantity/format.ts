@@ -17,8 +17,10 @@ export function withoutCapital(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1)
 }
 
-/** A mass for the screen, rounded to whole grams. @example formatMass(1240) // '1,240 g' */
+/** A mass for the screen: to a tenth below ten grams, else rounded to whole grams. @example formatMass(1240) // '1,240 g' */
 export function formatMass(mass_g: number): string {
+  const tenths_g = Math.round(mass_g * 10) / 10
+  if (Math.abs(tenths_g) < 10 && !Number.isInteger(tenths_g)) return `${grouped(tenths_g, 1)} g`
   return `${grouped(Math.round(mass_g))} g`
 }
 

@@ -105,7 +105,11 @@ function stepProgress(asked: Asked): StepProgress {
     const kept = judged.filter(({ why }) => why === undefined).map((each) => each.run)
     judged.push({
       run,
-      why: tooSoon(run, asked) ?? twiceAtOnce(run, kept) ?? thinned(run, runs, asked) ?? whyMissed(run, asked),
+      why:
+        tooSoon(run, asked) ??
+        twiceAtOnce(run, kept) ??
+        thinned(run, runs.slice(0, runs.indexOf(run)), step) ??
+        whyMissed(run, asked),
     })
   }
   const kept = judged.filter(({ why }) => why === undefined)
@@ -146,16 +150,25 @@ function twiceAtOnce(run: StepRun, kept: readonly StepRun[]): string | undefined
 }
 
 /** The least water of the record binds for each filling: what went through it before counts along. Where no water was noted, nothing is said. */
-function thinned(run: StepRun, runs: readonly StepRun[], { step }: Asked): string | undefined {
+function thinned(run: Pick<StepRun, 'water' | 'mass_g'>, earlier: readonly StepRun[], step: Step): string | undefined {
   const { water } = run
   if (water === undefined || step.waterRatio === undefined || !step.critical) return undefined
-  const earlier = runs.slice(0, runs.indexOf(run))
   const filled = water.fresh ? [] : earlier.slice(earlier.findLastIndex((each) => each.water?.fresh === true))
   const through_g = filled.reduce((sum, { mass_g }) => sum + mass_g, run.mass_g)
   const least_mL = step.waterRatio.least * through_g
   return water.water_mL >= least_mL * (1 - RATIO_SLACK)
     ? undefined
     : `${formatVolume(water.water_mL)} for ${formatMass(through_g)} in one water; ${formatVolume(least_mL)} is the least. Take fresh water`
+}
+/** Why a load that is about to go in has too little water; undefined where it has enough, or none was noted. */
+export function tooThin(
+  load: Pick<StepRun, 'water' | 'mass_g'>,
+  { runs }: LotState,
+  way: string,
+  { step, index }: Pick<StepProgress, 'step' | 'index'>,
+): string | undefined {
+  const earlier = runs.filter((run) => run.step === index && run.protocol === way)
+  return thinned(load, earlier, step)
 }
 /** A jug is not a balance: so much less than the least is let pass. */
 const RATIO_SLACK = 0.02

@@ -1,5 +1,6 @@
+import { formatMass } from '../../quantity/format'
 import type { EntryBase, EntryDef } from '../entry'
-import type { EaterState, HouseState } from '../houseState'
+import type { EaterState, HouseState, OwnCap } from '../houseState'
 
 /** A person at the table, or what was learnt about one. */
 export interface EaterNoted extends EntryBase {
@@ -9,15 +10,23 @@ export interface EaterNoted extends EntryBase {
   readonly laxerConfirmed?: true
 }
 
-/** What held against an eater and holds no more by a new note: sensitivities left out, and being a child or an infant. */
+/** What held against an eater and holds no more by a new note: sensitivities left out, being a child or an infant, and limits of their own taken off or raised. */
 export function droppedBy(
   known: EaterState | undefined,
-  { kind, sensitivities }: EaterNoted['eater'],
+  { kind, sensitivities, ownCaps }: EaterNoted['eater'],
 ): readonly string[] {
   if (known === undefined) return []
   const left = (known.sensitivities ?? []).filter((each) => sensitivities?.includes(each) !== true)
-  return [...left, ...(AGES.indexOf(kind) > AGES.indexOf(known.kind) ? [known.kind] : [])]
+  const caps = (known.ownCaps ?? []).filter(
+    ({ taxon, perDay_g }) => ownCaps?.some((cap) => cap.taxon === taxon && cap.perDay_g <= perDay_g) !== true,
+  )
+  return [...left, ...caps.map(capWords), ...(AGES.indexOf(kind) > AGES.indexOf(known.kind) ? [known.kind] : [])]
 }
+/** @example capWords({ taxon: 'Picea abies', perDay_g: 3 }) // 'a limit of their own for Picea abies, 3 g a day' */
+export function capWords({ taxon, perDay_g }: OwnCap): string {
+  return `a limit of their own for ${taxon}, ${formatMass(perDay_g)} a day`
+}
+
 const AGES: readonly EaterState['kind'][] = ['infant', 'child', 'adult']
 
 export const eaterNoted: EntryDef<EaterNoted, HouseState> = {
