@@ -7,10 +7,10 @@ import { capsFor, cautionsFor, ownCapsFor, sharedLeft, type PlantHeld } from '..
 import { eatenBy, eatenOn, plantsServed, type EatenServing, type PlantServed } from '../meal/eaten'
 import { bowlAgainst } from '../meal/inTheBowl'
 import { plainWords } from '../flora/vocabulary'
-import { formatList, formatMass, formatVolume } from '../quantity/format'
+import { formatList } from '../quantity/format'
 import { formatDay, minutesBetween } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
-import { isDrink } from '../treatment/drink'
+import { formatServed } from '../treatment/drink'
 import { protocolOf } from '../treatment/progress'
 import { ajarFor, finding, type Finding, type GateState, type JudgeContext } from './verdict'
 
@@ -44,7 +44,7 @@ export function plateGate(lot: LotState, context: JudgeContext, intent: ServingI
     if (verdict.state === 'closed') return verdict.reasons
     return verdict.state === 'open' && mass_g > verdict.most_g + SCALE_g
       ? [
-          `${verdict.name}: ${amount(lot, mass_g)} is more than ${amount(lot, verdict.most_g)}. ${verdict.reasons.join(' ')}`,
+          `${verdict.name}: ${formatServed(lot, mass_g)} is more than ${formatServed(lot, verdict.most_g)}. ${verdict.reasons.join(' ')}`,
         ]
       : []
   })
@@ -86,7 +86,7 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
     .filter(({ left_g }) => left_g < own_g)
     .toSorted((a, b) => a.left_g - b.left_g)[0]
   if (shared !== undefined) {
-    const why = `${eater.name}: ${amount(lot, shared.left_g)} at most now. ${shared.why}`
+    const why = `${eater.name}: ${formatServed(lot, shared.left_g)} at most now. ${shared.why}`
     if (shared.left_g <= 0) return say('closed', 0, [why])
     return say('open', shared.left_g, [
       ...new Set([...verdicts.flatMap(({ cautions }) => cautions), why, ...laxerRemark(eater, timeZone)]),
@@ -95,16 +95,6 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   return say('open', own_g, [
     ...new Set([...verdicts.flatMap(({ reasons }) => reasons), ...laxerRemark(eater, timeZone)]),
   ])
-}
-
-/** So much of a food as it is served: a drink is poured, a gram of it is a millilitre. */
-function amount(lot: LotState, served_g: number): string {
-  return isDrink(lot) ? formatVolume(served_g) : formatMass(served_g)
-}
-
-/** What of the plant a drink holds; nothing to say of other food. */
-function strength(lot: LotState, raw_per_g: number): string {
-  return isDrink(lot) ? ` It holds ${formatMass(1000 * raw_per_g)} a litre.` : ''
 }
 
 function barredBy(cautions: Use['cautionFor'], { name }: EaterState): readonly string[] {
@@ -202,7 +192,7 @@ function plantVerdict(
       ...minded(tightest.why),
       ...(tightest.why === ''
         ? []
-        : [`${eater.name}: ${amount(lot, tightest.left_g)} at most now. ${tightest.why}${strength(lot, raw_per_g)}`]),
+        : [`${eater.name}: ${formatServed(lot, tightest.left_g)} at most now. ${tightest.why}`]),
     ],
     cautions: minded(),
   }

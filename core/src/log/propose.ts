@@ -726,7 +726,7 @@ function checkWay(
   if (protocol === undefined) return no('protocol', `No way called “${name}” is on record for this.`)
   if (!protocol.goals.some((each) => each === goal)) return no('goal', `“${name}” is not a way to ${plainWords(goal)}.`)
   const kept = use?.protocols.find((each) => each.name === lot.way?.protocol)?.storeOnly === true
-  const begun = lot.runs.length > 0 || lot.baths.length > 0
+  const begun = lot.runs.length > 0 || lot.baths.length > 0 || lot.strainedAt !== null
   const stays = lot.way?.protocol === name && lot.way.goal === goal
   for (const at of without) {
     const why = use === undefined ? undefined : notLeftOut(use, protocol, at)

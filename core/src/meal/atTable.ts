@@ -4,7 +4,7 @@ import { median } from '../quantity/average'
 import type { JudgeContext } from '../gates/verdict'
 import { lotUse } from '../treatment/batchUse'
 import { isBegun, strandsOf } from '../lot/lotState'
-import { plantsServed } from './eaten'
+import { rawPerServed } from './eaten'
 
 /** One dish of a plant as it went down: pleasant, filling and eaten up are three things (TAS-5). */
 export interface DishAtTable {
@@ -39,7 +39,7 @@ export function dishesAtTable(
         of.length < strands.length ? undefined : (lotUse(food, catalogue)?.energy_kcal_per_100g ?? NaN) / 100
       return (serving.heard ?? []).flatMap(({ eater, eaten_g, liking }) => {
         const portion = serving.portions.find((each) => each.eater === eater)
-        const raw_per_g = plantsServed(food, catalogue).reduce((sum, plant) => sum + plant.raw_per_g, 0)
+        const raw_per_g = rawPerServed(food, catalogue)
         const kcal = kcal_per_g === undefined ? NaN : eaten_g * raw_per_g * kcal_per_g
         return portion === undefined ? [] : [{ dish: serving.dish, eaten_g, liking, served_g: portion.mass_g, kcal }]
       })

@@ -54,6 +54,11 @@ export interface PlantServed {
   readonly raw_per_g: number
 }
 
+/** Grams of plant, trimmed and raw, in a gram of a lot as it is served: of a drink, what steeped in it. */
+export function rawPerServed(lot: LotState, catalogue: Catalogue): number {
+  return plantsServed(lot, catalogue).reduce((sum, { raw_per_g }) => sum + raw_per_g, 0)
+}
+
 /** The plants in a gram of a lot as it is served. Water lost makes them more, water and other things put to it make them less. */
 export function plantsServed(lot: LotState, catalogue: Catalogue): readonly PlantServed[] {
   const plants = plantsIn(lot)

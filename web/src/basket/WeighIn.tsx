@@ -28,6 +28,7 @@ import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
+import { PlantField } from '../controls/PlantField'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { CutAtFields, cutAtSaid, dogsReach } from '../ground/CutAtFields'
@@ -103,15 +104,6 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
       })) ?? [],
     [record],
   )
-  const plants = useMemo(
-    () =>
-      catalogue.taxa.map((each) => ({
-        value: each.scientificName,
-        label: `${commonName(each)} · ${each.scientificName}`,
-        names: [...Object.values(each.commonNames).flat(), ...each.synonyms].join(' '),
-      })),
-    [catalogue],
-  )
   const asked = dogsReach({ taxon, part: use?.split('/')[0] as Part | undefined, patch }, { book, catalogue })
   const submit = async () => {
     const read = readField(mass)
@@ -184,30 +176,16 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
           ))}
         </div>
       )}
-      <Field
+      <PlantField
         label="What you say it is"
         hint="Ellop never names a plant. It checks that you did."
         error={errorOf('taxon')}
-      >
-        {(id, describedBy) => (
-          <Select
-            id={id}
-            aria-describedby={describedBy}
-            size="large"
-            showSearch={{
-              filterOption: (text, option) =>
-                `${option?.label} ${option?.names}`.toLowerCase().includes(text.toLowerCase()),
-            }}
-            placeholder="Find a plant by any of its names"
-            options={plants}
-            value={taxon ?? null}
-            onChange={(value: string) => {
-              setTaxon(value)
-              setUse(undefined)
-            }}
-          />
-        )}
-      </Field>
+        value={taxon}
+        onChange={(name) => {
+          setTaxon(name)
+          setUse(undefined)
+        }}
+      />
       {doubt !== undefined && <p className="told doubt">{inUnits(doubt.says)}</p>}
       <Field label="Which part, at which stage" error={errorOf('stage') ?? errorOf('part')}>
         {(id) => (

@@ -21,7 +21,7 @@ import { Refusal } from '../controls/Refusal'
 import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { FreshnessBar } from '../freshness/FreshnessLine'
-import { formatMass, formatTemp, inUnits } from '../units/units'
+import { formatAmount, formatMass, formatTemp, inUnits } from '../units/units'
 
 /** Stored food, first to be used first; what is held or not yet food says so before anything else. */
 export default function LarderPlace() {
@@ -153,7 +153,7 @@ function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: strin
       </p>
       <h2>{view.label}</h2>
       <p>
-        {formatMass(pack.mass_g)} · {pack.store} · {formatCount(pack.containers, 'container')}
+        {formatAmount(pack.lotThen, pack.mass_g)} · {pack.store} · {formatCount(pack.containers, 'container')}
       </p>
       <p>
         Lot {view.code}, {view.patch} · packed {formatDay(pack.at, timeZone, true)}

@@ -1,5 +1,5 @@
 import { formatDay, type PackView } from '@ellop/core'
-import { formatMass, formatTemp, inUnits } from '../units/units'
+import { formatAmount, formatTemp, inUnits } from '../units/units'
 
 /** The label of a pack, as it prints: what, from where, what was done, what is still to do, and until when. */
 export function PackLabel({ view, timeZone }: { view: PackView; timeZone: string }) {
@@ -19,7 +19,7 @@ export function PackLabel({ view, timeZone }: { view: PackView; timeZone: string
         <div>
           <dt>Packed</dt>
           <dd>
-            {formatDay(pack.at, timeZone, true)} · {formatMass(pack.packed_g / pack.containers)} each
+            {formatDay(pack.at, timeZone, true)} · {formatAmount(pack.lotThen, pack.packed_g / pack.containers)} each
           </dd>
         </div>
         <div>

@@ -21,7 +21,7 @@ import { SortForm } from './SortForm'
 import { StandForm } from './StandForm'
 import { StraysForm } from './StraysForm'
 import { TasteForm } from './TasteForm'
-import { WayChoice } from './WayChoice'
+import { mayChooseWay, WayChoice } from './WayChoice'
 import { WashForm } from './WashForm'
 import { MeetFirst } from './MeetForm'
 import { WeighForm } from './WeighForm'
@@ -122,11 +122,31 @@ function ActForm({ lot, next, context }: ActProps) {
     case 'choose-way':
       return <WayChoice lot={lot} context={context} />
     case 'weigh':
-      return <WeighForm lot={lot} after={act.after} context={context} />
+      return (
+        <>
+          {act.after === 'straining' && <WayChoice lot={lot} context={context} />}
+          <WeighForm lot={lot} after={act.after} context={context} />
+        </>
+      )
     case 'taste':
-      return <TasteForm lot={lot} context={context} />
+      return (
+        <>
+          <WayChoice lot={lot} context={context} />
+          <TasteForm lot={lot} context={context} />
+        </>
+      )
     case 'serve-or-pack':
-      return <PackForm lot={lot} context={context} />
+      return (
+        <>
+          <PackForm lot={lot} context={context} />
+          {mayChooseWay(lot) && (
+            <details className="instead">
+              <summary>Or make something else of it</summary>
+              <WayChoice lot={lot} context={context} />
+            </details>
+          )}
+        </>
+      )
     case 'pack-for-later':
       return (
         <>

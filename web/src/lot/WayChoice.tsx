@@ -33,11 +33,15 @@ export const GOAL_WORDS: Readonly<Record<Goal, string>> = {
   can: 'in jars',
 }
 
+/** Whether nothing was done yet by which its way is settled. */
+export const mayChooseWay = ({ runs, baths, strainedAt }: LotState) =>
+  runs.length === 0 && baths.length === 0 && strainedAt === null
+
 /** What for, and by which accepted way: before the treatment begins. Contested schools are not offered here. */
 export function WayChoice({ lot, context }: { lot: LotState; context: JudgeContext }) {
   const { write, otherError } = useNote()
   const use = lotUse(lot, context.catalogue)
-  if (use === undefined || lot.runs.length > 0 || lot.baths.length > 0) return null
+  if (use === undefined || !mayChooseWay(lot)) return null
   const ways = use.protocols.filter(({ standing }) => standing !== 'contested' && standing !== 'not-advised')
   const current = protocolOf(lot, use)
   // Of a batch a way that asks for nothing is in force only when it was chosen.

@@ -4,17 +4,19 @@ import { useState } from 'react'
 import { HoldButton } from '../controls/HoldButton'
 import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
+import { OwnCaps } from './OwnCaps'
 
 const KINDS: readonly Sensitivity[] = ['infant', 'child']
 
 /** Asking somebody what they must not have. “None of these” is an answer; silence is not. */
 export function AskEater({ eater, onClose }: { eater: EaterState; onClose: () => void }) {
-  const { write, errorOf } = useNote()
+  const { write, errorOf, otherError } = useNote()
   const [said, setSaid] = useState<readonly Sensitivity[]>(eater.sensitivities ?? [])
+  const [caps, setCaps] = useState(eater.ownCaps ?? [])
   const [again, setAgain] = useState<readonly Sensitivity[]>()
   const note = async (sensitivities: readonly Sensitivity[], confirmed = false) => {
     const { id, name, kind } = eater
-    const asked = { id, name, kind, sensitivities }
+    const asked = { id, name, kind, sensitivities, ...(caps.length === 0 ? {} : { ownCaps: caps }) }
     const noted = await write(
       { type: 'eater-noted', eater: asked, ...(confirmed ? { laxerConfirmed: true as const } : {}) },
       `Saved: what ${name} said`,
@@ -34,6 +36,8 @@ export function AskEater({ eater, onClose }: { eater: EaterState; onClose: () =>
           label: plainWords(each),
         }))}
       />
+      <OwnCaps caps={caps} onChange={setCaps} error={errorOf('ownCaps')} />
+      <Refusal sentence={otherError(['laxerConfirmed', 'ownCaps'])} />
       {again !== undefined && (
         <>
           <Refusal sentence={errorOf('laxerConfirmed')} />
@@ -46,8 +50,8 @@ export function AskEater({ eater, onClose }: { eater: EaterState; onClose: () =>
         <Button type="primary" size="large" disabled={said.length === 0} onClick={() => void note(said)}>
           {eater.name} says: these
         </Button>
-        <Button size="large" onClick={() => void note([])}>
-          {eater.name} says: none of these
+        <Button size="large" type={said.length === 0 ? 'primary' : 'default'} onClick={() => void note([])}>
+          {eater.name} says: none of these{caps.length === 0 ? '' : ', and the limits'}
         </Button>
       </div>
     </Modal>

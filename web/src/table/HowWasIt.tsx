@@ -1,11 +1,11 @@
-import { lotName, minutesBetween, type JudgeContext, type LotState, type Serving } from '@ellop/core'
+import { isBegun, isDrink, lotName, minutesBetween, type JudgeContext, type LotState, type Serving } from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { NumberField, readField } from '../controls/Field'
 import { Refusal } from '../controls/Refusal'
 import { useNote } from '../controls/useNote'
 import { PalateStrip } from '../lot/PalateStrip'
-import { formatMass } from '../units/units'
+import { formatAmount } from '../units/units'
 import '../app/palate.css'
 
 /** So long after, people still know how it was. */
@@ -49,12 +49,13 @@ function OneDish({ dish: { lot, serving }, context }: { dish: Dish; context: Jud
   const [liking, setLiking] = useState<number>()
   const [fault, setFault] = useState<string>()
   if (portion === undefined) return null
+  const food = isBegun(serving.lotThen) ? serving.lotThen : lot
   const name = context.book.house.eaters[portion.eater]?.name ?? portion.eater
   const note = async () => {
     const read = readField(left)
     if ('error' in read) return setFault(`Left on the plate: ${read.error}`)
     if (read.value < 0 || read.value > portion.mass_g)
-      return setFault(`Left on the plate: between 0 and ${formatMass(portion.mass_g)}.`)
+      return setFault(`Left on the plate: between 0 and ${formatAmount(food, portion.mass_g)}.`)
     setFault(undefined)
     const noted = await write(
       {
@@ -72,10 +73,10 @@ function OneDish({ dish: { lot, serving }, context }: { dish: Dish; context: Jud
   return (
     <div className="form">
       <h3>
-        {serving.dish}, {lotName(lot, context).title}: {name}, {formatMass(portion.mass_g)}
+        {serving.dish}, {lotName(lot, context).title}: {name}, {formatAmount(food, portion.mass_g)}
       </h3>
       <PalateStrip note="liking" value={liking} onChange={setLiking} />
-      <NumberField label="Left on the plate" unit="g" value={left} onChange={setLeft} />
+      <NumberField label="Left on the plate" unit={isDrink(food) ? 'mL' : 'g'} value={left} onChange={setLeft} />
       <Refusal sentence={fault ?? otherError([])} />
       <Button size="large" onClick={() => void note()}>
         Note how it was for {name}

@@ -10,6 +10,7 @@ import {
   lotName,
   packAsLot,
   packView,
+  rawPerServed,
   shutFor,
   GATE_NAMES,
   type EaterState,
@@ -29,7 +30,7 @@ import { sayRefused } from '../controls/said'
 import { useNote } from '../controls/useNote'
 import { AskEater } from './AskEater'
 import { HowWasIt } from './HowWasIt'
-import { formatMass, formatVolume, inUnits } from '../units/units'
+import { formatAmount, formatMass, inUnits } from '../units/units'
 import { Refusal } from '../controls/Refusal'
 import { useQuantityText } from '../units/useQuantityText'
 
@@ -100,7 +101,7 @@ function foodsOf(context: JudgeContext): readonly Food[] {
       .filter(({ view }) => !view.notYetFood && view.held.length === 0 && view.state !== 'discard')
       .map(({ pack, view }) => ({
         key: `pack:${pack.id}`,
-        label: `${view.label}, ${pack.store} ${view.code} · ${formatMass(pack.mass_g)}`,
+        label: `${view.label}, ${pack.store} ${view.code} · ${formatAmount(pack.lotThen, pack.mass_g)}`,
         lot,
         pack,
         held_g: pack.mass_g,
@@ -111,9 +112,7 @@ function foodsOf(context: JudgeContext): readonly Food[] {
         ? [
             {
               key: lot.id,
-              label: isDrink(lot)
-                ? `${name.title}, to drink, lot ${lot.code} · ${formatVolume(lot.mass_g)}`
-                : `${name.title}, fresh, lot ${lot.code} · ${formatMass(lot.mass_g)}`,
+              label: `${name.title}, ${isDrink(lot) ? 'to drink' : 'fresh'}, lot ${lot.code} · ${formatAmount(lot, lot.mass_g)}`,
               lot,
               pack: null,
               held_g: lot.mass_g,
@@ -220,6 +219,11 @@ function Serving({
         <FreshnessLine
           freshness={food.pack === null ? freshnessOf(food.lot, context) : packFreshness(food.pack, context)}
         />
+        {isDrink(served) && (
+          <p className="told">
+            A litre holds {formatMass(1000 * rawPerServed(served, context.catalogue))} of the plant, as it was raw.
+          </p>
+        )}
         {shut.map(({ gate, state, reasons }) => (
           <p key={gate} className="refusal">
             {GATE_NAMES[gate]} is {state}. {inUnits(reasons.join(' '))}
@@ -243,18 +247,21 @@ function Serving({
                   verdict.reasons.map((reason) => <p key={reason}>{inUnits(withoutName(reason, eater.name))}</p>)
                 )}
               </div>
-              {verdict.state === 'ajar' && eater.sensitivities === null ? (
-                <button type="button" className="ask" onClick={() => setAsking(eater)}>
-                  Ask {eater.name}
+              {portions[eater.id] === undefined ? (
+                <button
+                  type="button"
+                  className={eater.sensitivities === null ? 'ask' : 'ask anew'}
+                  onClick={() => setAsking(eater)}
+                >
+                  {eater.sensitivities === null ? `Ask ${eater.name}` : 'Ask again'}
                 </button>
               ) : (
-                portions[eater.id] !== undefined && (
-                  <Portion
-                    of={eater.name}
-                    value={portions[eater.id] ?? ''}
-                    onChange={(text) => setPortions({ ...portions, [eater.id]: text })}
-                  />
-                )
+                <Portion
+                  of={eater.name}
+                  unit={isDrink(served) ? 'mL' : 'g'}
+                  value={portions[eater.id] ?? ''}
+                  onChange={(text) => setPortions({ ...portions, [eater.id]: text })}
+                />
               )}
             </li>
           ))}
@@ -266,7 +273,7 @@ function Serving({
         )}
         <div className="acts serve-acts">
           <p className="serve-sum">
-            <strong>{formatMass(total_g)}</strong> of {formatMass(food.held_g)}
+            <strong>{formatAmount(served, total_g)}</strong> of {formatAmount(served, food.held_g)}
           </p>
           <HoldButton disabled={Object.keys(portions).length === 0} onHold={() => void serve()}>
             Hold: serve it
@@ -282,15 +289,27 @@ function Serving({
   )
 }
 
-function Portion({ of, value, onChange }: { of: string; value: string; onChange: (text: string) => void }) {
-  const quantity = useQuantityText(value, 'g', onChange)
+const UNIT_WORDS: Readonly<Record<string, string>> = { g: 'grams', oz: 'ounces', mL: 'millilitres' }
+
+function Portion({
+  of,
+  unit,
+  value,
+  onChange,
+}: {
+  of: string
+  unit: 'g' | 'mL'
+  value: string
+  onChange: (text: string) => void
+}) {
+  const quantity = useQuantityText(value, unit, onChange)
   return (
     <div className="portion">
       <Input
         className="number"
         size="large"
         inputMode="decimal"
-        aria-label={`Portion of ${of} in ${quantity.unit === 'g' ? 'grams' : 'ounces'}`}
+        aria-label={`Portion of ${of} in ${UNIT_WORDS[quantity.unit] ?? quantity.unit}`}
         aria-invalid={quantity.refused !== undefined}
         suffix={quantity.comesTo === undefined ? quantity.unit : `= ${quantity.comesTo}`}
         value={quantity.text}

@@ -23,5 +23,7 @@ export function inUnits(text: string): string {
 
 export const formatMass = (mass_g: number): string => inUnits(core.formatMass(mass_g))
 export const formatVolume = (volume_mL: number): string => inUnits(core.formatVolume(volume_mL))
+/** So much of a food: what is drunk is poured, a gram of it is a millilitre. */
+export const formatAmount = (of: core.LotState, served_g: number): string => inUnits(core.formatServed(of, served_g))
 export const formatTemp = (temp_C: number): string => inUnits(core.formatTemp(temp_C))
 export const formatMassRange = (range_g: core.Range): string => inUnits(core.formatMassRange(range_g))
