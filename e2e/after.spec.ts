@@ -114,10 +114,13 @@ test('a nut in the dish: who must not have it is told at the table, the others a
   )
 })
 
-test('numbness after serving: everybody who has it is named, the food is held, and illness asks the others', async ({
+test('S-TAS-05, S-RUN-04: numbness with the first bite, with no network: the number, who has it, from which lots; the food is held, illness asks the others', async ({
   page,
 }) => {
   const lot = await openNettle(page, '120')
+  await follow(page, '/ill')
+  await page.getByRole('textbox', { name: 'Poison centre' }).fill('000 111')
+  await page.getByRole('button', { name: 'Keep these numbers' }).click()
   await follow(page, '/table')
   await choose(page, 'What', 'fresh, lot 27-009')
   for (const name of ['Oswin', 'Mirl']) {
@@ -127,11 +130,21 @@ test('numbness after serving: everybody who has it is named, the food is held, a
   await hold(page, page.getByRole('button', { name: 'Hold: serve it' }))
   await expect(page.locator('.said')).toContainText('Served')
   await follow(page, `${lot}?taste=1`)
+  await expect(page.locator('.alarm')).toBeVisible()
+  await page.context().setOffline(true)
   await page.locator('.alarm').getByText('numb', { exact: true }).click()
   await hold(page, page.getByRole('button', { name: 'Hold: stop this lot' }))
   await expect(page).toHaveURL(/\/ill/)
   await expect(page.locator('.eaten')).toContainText('Oswin')
-  await expect(page.locator('.eaten')).toContainText('Mirl')
+  const eaten = page.locator('.eaten tbody tr', { hasText: 'Mirl' })
+  await expect(eaten).toContainText('Sun 16 May 14:05')
+  await expect(eaten).toContainText('as it is, 30 g')
+  await expect(eaten).toContainText('27-009')
+  await expect(eaten).toContainText('Urtica dioica')
+  await expect(page.locator('.ill-numbers')).toContainText('000 111')
+  await expect(page.locator('.ill-first')).toContainText('do not make anybody vomit')
+  await expect(page.locator('.ill-keep')).toContainText('Keep a sample')
+  await expect(page.getByRole('button', { name: 'Print this page' })).toBeEnabled()
   await follow(page, '/table')
   await expect(page.getByRole('alert').first()).toContainText(
     'What was eaten is not safe by what is known now: as it is (Oswin, Mirl)',
@@ -142,6 +155,7 @@ test('numbness after serving: everybody who has it is named, the food is held, a
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.locator('.ill-line')).toContainText('marked DO NOT EAT, for everybody. Ask')
   await expect(page.locator('.ill-line')).toContainText('Mirl')
+  await page.context().setOffline(false)
   await follow(page, '/larder')
   await expect(pack(page, '26-011')).toContainText('DO NOT EAT')
 })

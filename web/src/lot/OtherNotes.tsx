@@ -19,13 +19,13 @@ import {
   type LotState,
   type ReadingKind,
 } from '@ellop/core'
-import { Button, Checkbox, Input, Select } from 'antd'
+import { Button, Checkbox, Select } from 'antd'
 import { memo, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { useBook, useJudgeContext } from '../book/bookStore'
 import { Choice } from '../controls/Choice'
-import { Field, NumberField, readField } from '../controls/Field'
+import { Field, NumberField, TextField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import { ReadOff } from '../instruments/ReadOff'
@@ -106,9 +106,7 @@ const Stray = memo(function Stray({ lot }: { lot: LotState }) {
     <section className="card">
       <h3>A stray: something else is in it</h3>
       <div className="form">
-        <Field label="What it looks like" error={otherError([])}>
-          {(id) => <Input id={id} size="large" value={what} onChange={(event) => setWhat(event.target.value)} />}
-        </Field>
+        <TextField label="What it looks like" maxLength={200} value={what} onChange={setWhat} error={otherError([])} />
         <Checkbox checked={broken} onChange={(event) => setBroken(event.target.checked)}>
           Already chopped or cooked with the rest
         </Checkbox>
@@ -116,7 +114,7 @@ const Stray = memo(function Stray({ lot }: { lot: LotState }) {
           size="large"
           disabled={what.trim() === ''}
           onClick={() =>
-            void write({ type: 'stray-reported', lot: lot.id, what, brokenUp: broken }, 'Held until it is sorted')
+            void write({ type: 'stray-reported', lot: lot.id, what, brokenUp: broken }, 'Reported: the lot is held')
           }
         >
           Report the stray
@@ -199,9 +197,13 @@ const ThrowAway = memo(function ThrowAway({ lot }: { lot: LotState }) {
           hint={`${formatMass(lot.mass_g)} in hand`}
           error={typed ?? errorOf('mass_g')}
         />
-        <Field label="Why" error={errorOf('why') ?? otherError(['mass_g', 'why'])}>
-          {(id) => <Input id={id} size="large" value={why} onChange={(event) => setWhy(event.target.value)} />}
-        </Field>
+        <TextField
+          label="Why"
+          maxLength={200}
+          value={why}
+          onChange={setWhy}
+          error={errorOf('why') ?? otherError(['mass_g', 'why'])}
+        />
         <HoldButton tone="stop" disabled={why.trim() === '' || lot.mass_g <= 0} onHold={submit}>
           Hold: throw it away
         </HoldButton>
@@ -242,9 +244,7 @@ const SplitOff = memo(function SplitOff({ lot }: { lot: LotState }) {
           hint={`${formatMass(lot.mass_g)} in hand`}
           error={typed ?? errorOf('mass_g') ?? otherError(['mass_g'])}
         />
-        <Field label="What for">
-          {(id) => <Input id={id} size="large" value={why} onChange={(event) => setWhy(event.target.value)} />}
-        </Field>
+        <TextField label="What for" maxLength={200} value={why} onChange={setWhy} />
         <Button size="large" onClick={() => void submit()}>
           Split it off
         </Button>
@@ -350,11 +350,7 @@ function TakeReading({ lot }: { lot: LotState }) {
           context={context}
           onTake={setValue}
         />
-        <Field label="With which instrument">
-          {(id) => (
-            <Input id={id} size="large" value={instrument} onChange={(event) => setInstrument(event.target.value)} />
-          )}
-        </Field>
+        <TextField label="With which instrument" maxLength={200} value={instrument} onChange={setInstrument} />
         <Button size="large" onClick={submit}>
           Note the reading
         </Button>
@@ -409,9 +405,7 @@ const AddIngredient = memo(function AddIngredient({ lot }: { lot: LotState }) {
           onChange={setMass}
           error={typed ?? errorOf('mass_g') ?? otherError(['mass_g', 'name'])}
         />
-        <Field label="What exactly" error={errorOf('name')}>
-          {(id) => <Input id={id} size="large" value={name} onChange={(event) => setName(event.target.value)} />}
-        </Field>
+        <TextField label="What exactly" maxLength={200} value={name} onChange={setName} error={errorOf('name')} />
         {known !== undefined && known.length > 0 && (
           <p className="told">It holds {formatList(known.map(plainWords))}: told to everybody who must not have it.</p>
         )}

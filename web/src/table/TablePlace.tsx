@@ -13,6 +13,7 @@ import {
   rawPerServed,
   shutFor,
   GATE_NAMES,
+  type Gate,
   type EaterState,
   type EaterVerdict,
   type JudgeContext,
@@ -48,6 +49,9 @@ export default function TablePlace() {
   const [search, setSearch] = useSearchParams()
   const foods = useMemo(() => foodsOf(context), [context])
   const chosen = foods.find(({ key }) => key === (search.get('pack') ?? search.get('lot'))) ?? foods[0]
+  const asked = search.get('lot')
+  const missed = asked === null || foods.some(({ key }) => key === asked) ? undefined : context.book.lots.get(asked)
+  const away = missed === undefined || isUsedUp(missed) ? undefined : missed
   const held = useMemo(() => heldFood(context), [context])
   return (
     <>
@@ -68,6 +72,12 @@ export default function TablePlace() {
             .join('; ')}
           . Tell each of them. If anybody feels ill, call the poison centre or a doctor now.{' '}
           <Link to="/ill">If somebody is ill</Link>
+        </p>
+      )}
+      {away !== undefined && (
+        <p className="refusal" role="alert">
+          Lot {away.code} does not come to the table as it is.{' '}
+          <Link to={`/lot/${away.id}`}>See what stands against it</Link>
         </p>
       )}
       {chosen === undefined ? (
@@ -91,6 +101,9 @@ export default function TablePlace() {
   )
 }
 
+/** What must be open for a lot to be offered; of the others its refusal is read at the table. */
+const NEEDED: readonly Gate[] = ['identity', 'ground', 'makeSafe']
+
 function foodsOf(context: JudgeContext): readonly Food[] {
   return [...context.book.lots.values()].flatMap((lot): Food[] => {
     if (!isBegun(lot)) return []
@@ -106,7 +119,10 @@ function foodsOf(context: JudgeContext): readonly Food[] {
         pack,
         held_g: pack.mass_g,
       }))
-    const safe = gateViews(lot, context).find(({ gate }) => gate === 'makeSafe')?.state === 'open'
+    // What is held, for a stray or its ground, is no choice at a table.
+    const safe = gateViews(lot, context)
+      .filter(({ gate }) => NEEDED.includes(gate))
+      .every(({ state }) => state === 'open')
     const own =
       !isUsedUp(lot) && safe
         ? [
