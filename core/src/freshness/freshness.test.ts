@@ -206,7 +206,10 @@ describe('a store', () => {
       ...{ driedTo_g: 119, checked: true, water: null },
     })
     pen.write({ type: 'weighed', lot: 'A', mass_g: 119, after: 'drying' })
-    expect(freshnessOf(pen.lot(), pen.copy().wait(30 * DAY).context)).toMatchObject({ state: 'fresh', until: null })
+    expect(freshnessOf(pen.lot(), pen.copy().wait(30 * DAY).context)).toMatchObject({
+      state: 'fresh',
+      until: '2028-05-16T20:17:00.000Z',
+    })
     expect(pack(pen.copy(), 'A', 'p', { store: 'dried', storeTemp_C: null, mass_g: 50 }).ok).toBe(true)
     tasteOf(pen, 'A')
     pen.write({ type: 'ingredient-added', lot: 'A', what: 'water', name: 'water', mass_g: 50 })

@@ -149,7 +149,7 @@ function overSays(life: Life, { at, cause }: Ending, when: When): string {
     case 'step':
       return `The ${opNoun(cause.op)} was begun ${when(cause.since)} and not ended in time, by ${when(at)}. ${away}`
     case 'store':
-      return `${what}: its time in store ended ${when(at)}. ${away}`
+      return `${what}, made ${when(life.madeAt)}: its time ended ${when(at)}. ${away}`
     case 'opened':
       return `Opened or thawed; it kept ${formatDays(cause.days)} from then, until ${when(at)}. ${away}`
     case 'cold':

@@ -228,7 +228,12 @@ describe('the clock of dry and of soured food', () => {
   const dried = (to_g: number) =>
     new Story('nettle').run(0, 12 * HOUR, 'dried for tea or powder', 2, { driedTo_g: to_g, temp_C: 40, water: null })
   it('stands still once it is dried to its mass, and not before', () => {
-    expect(dried(130).life(30 * DAY)).toMatchObject({ kind: 'dry', madeAt: at(12 * HOUR), end: null, over: null })
+    expect(dried(130).life(30 * DAY)).toMatchObject({
+      kind: 'dry',
+      madeAt: at(12 * HOUR),
+      end: { at: '2028-05-16T20:00:00.000Z', cause: { of: 'store' } },
+      over: null,
+    })
     expect(dried(400).over()?.[1]).toBe('raw')
     const water: Saying = { type: 'ingredient-added', lot: 'A', what: 'water', name: 'water', mass_g: 50 }
     expect(
@@ -270,7 +275,13 @@ describe('the clock of dry and of soured food', () => {
       story.do(10 * DAY, sour(value))
       return story.do(10 * DAY + 1, { type: 'step-done', lot: 'A', begun: id, outcome: 'done', minutes: 10 * DAY - 6, temp_C: null, backToBoil_s: null, driedTo_g: null, checked: true, water: null }) // prettier-ignore
     }
-    expect(fermented(3.9).life(60 * DAY)).toMatchObject({ kind: 'steady', over: null, end: null })
+    expect(fermented(3.9).life(60 * DAY)).toMatchObject({
+      kind: 'steady',
+      over: null,
+      end: { at: '2028-02-26T08:01:00.000Z' },
+    })
+    // Nine months on record, from the making, though it never went into a jar.
+    expect(fermented(3.9).over()).toEqual([286 * DAY + 1, 'store'])
     // Not sour enough it was wet food all the while, and its cold days are gone the moment it is taken out.
     expect(fermented(4.6).over()).toEqual([4 * DAY, 'cold'])
     expect(souring().run(6, null, 'lacto-ferment', 3).over()).toEqual([6 + 42 * DAY, 'step'])
@@ -297,7 +308,17 @@ describe('the clock of a leach', () => {
   })
   it('leaves wet meal, which bears a day of warmth before the next bath or the fire', () => {
     const out = () => new Story('acorn').bath(0, 5, 8).bath(8 * HOUR, 5, null)
-    expect(out().life(10 * HOUR)).toMatchObject({ kind: 'leached', madeAt: at(0), warm_min: 2 * HOUR, end: null })
+    expect(out().life(10 * HOUR)).toMatchObject({
+      kind: 'leached',
+      madeAt: at(0),
+      warm_min: 2 * HOUR,
+      end: { at: at(8 * HOUR + 4 * DAY) },
+    })
+    expect(
+      out()
+        .place(9 * HOUR, 'cold', 4)
+        .over(),
+    ).toEqual([8 * HOUR + 4 * DAY, 'cold'])
     expect(out().over()).toEqual([8 * HOUR + DAY, 'warm'])
     expect(
       out()

@@ -112,6 +112,7 @@ export function courseOf(lot: LotState, context: LifeContext): Course {
         inside.bath = true
         break
       case 'bath-ended':
+        life = outOfBath(life, happening.at, use)
         inside.bath = false
         place = 'warm'
         break
@@ -432,6 +433,11 @@ function leached(life: Life, at: Instant): Life {
   return life.over !== null ? life : { ...life, kind: 'leached', madeAt: at, warm_min: 0, end: null }
 }
 
+/** Out of its water, wet meal keeps in the cold like anything cut; the next bath begins anew. */
+function outOfBath(life: Life, at: Instant, use: Use | undefined): Life {
+  return life.kind === 'leached' ? endingBy(life, coldEnd(at, use, 'cut')) : life
+}
+
 /** The minutes of warmth that a kind of food bears in all; undefined where warmth does it nothing by the hour. */
 export function warmMost(kind: LifeKind): number | undefined {
   if (kind === 'leached') return LEACHED_AT_MOST_min
@@ -463,10 +469,20 @@ function coldEnd(at: Instant, use: Use | undefined, as: 'cut' | 'half-heated' | 
 function made(life: Life, { kind, since, at }: Making, use: Use | undefined): Life {
   if (life.over !== null || (kind === 'steady' && life.kind === 'steady')) return life
   const fresh: Life = { ...NEW, kind, madeAt: since }
-  return kind === 'cooked'
-    ? { ...fresh, warm_min: minutesBetween(since, at), end: coldEnd(since, use, 'treated') }
-    : fresh
+  if (kind === 'cooked') return { ...fresh, warm_min: minutesBetween(since, at), end: coldEnd(since, use, 'treated') }
+  const ends = storesOf(kind, use).map((rule) => discardBy(rule, since))
+  const [first] = ends.toSorted()
+  return first === undefined ? fresh : { ...fresh, end: { at: first, cause: { of: 'store' } } }
 }
+
+/** What the record says of keeping such food: in a jar or still in hand, its months run from its making. */
+function storesOf(kind: LifeKind, use: Use | undefined): readonly StoreRule[] {
+  const stores = use?.stores ?? []
+  return kind === 'dry'
+    ? stores.filter(({ store, after }) => store === 'dried' && after === 'dried')
+    : stores.filter(({ limit: { measure } }) => STEADY_BY.includes(measure))
+}
+const STEADY_BY: readonly StoreRule['limit']['measure'][] = ['ph', 'sugar', 'salt-share']
 
 /** Through a store: its life runs from the making, what is inherited stays the earliest, and opening makes it shorter. */
 function throughStore(

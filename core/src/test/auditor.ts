@@ -471,7 +471,8 @@ function live(events: readonly Event[], until: number): readonly string[] {
       case 'bath':
         if (event.until - event.t > event.most && Math.min(event.until, until) - event.t > event.most)
           gone ??= 'too long in one water'
-        if (gone === undefined) [state, warm, end, made] = ['leached', 0, Infinity, event.t]
+        if (gone === undefined)
+          [state, warm, end, made] = ['leached', 0, event.until + record.coldDays(false) * DAY, event.t]
         apartUntil = event.until
         where = 'warm'
         break
