@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { CATALOGUE } from '../flora/records'
+import type { Part, Stage } from '../flora/vocabulary'
 import type { Saying } from '../log/stamp'
 import { addDays, fromMs, MINUTE_ms, toMs } from '../quantity/instant'
 import { household, Pen } from '../test/pen'
@@ -21,15 +23,16 @@ const KINDS = {
   rowan: ['Sorbus aucuparia', 'fruit', 'ripe'],
   mustard: ['Alliaria petiolata', 'seed', 'ripe'],
 } as const
+type Kind = keyof typeof KINDS | readonly [taxon: string, part: Part, stage: Stage]
 
 /** One lot `A` of 1 kg, picked at minute 0 in a kitchen by the sea, and what is done to it at which minute. */
 class Story {
   readonly pen = household(new Pen(), { elevation_m: 0 })
-  constructor(kind: keyof typeof KINDS, lot = 'A') {
+  constructor(kind: Kind, lot = 'A') {
     this.pick(kind, lot, 0)
   }
-  pick(kind: keyof typeof KINDS, lot: string, minute: number): this {
-    const [taxon, part, stage] = KINDS[kind]
+  pick(kind: Kind, lot: string, minute: number): this {
+    const [taxon, part, stage] = typeof kind === 'string' ? KINDS[kind] : kind
     return this.do(minute, { type: 'weighed-in', lot, code: lot, taxon, part, stage, patch: 'wall', mass_g: 1000, pickedAt: at(minute) }) // prettier-ignore
   }
   do(minute: number, ...sayings: readonly Saying[]): this {
@@ -478,5 +481,102 @@ describe('what is left of it', () => {
     expect(left({ ...raw, kind: 'leached' }, 'cold')).toBeNull()
     expect(left({ ...raw, kind: 'dry' }, 'warm')).toBeNull()
     expect(left({ ...raw, over: end, end: null }, 'warm')).toEqual(end)
+  })
+})
+
+describe('the clock as of a moment', () => {
+  it('knows nothing of what came later, nor of what was noted for before the picking', () => {
+    const cut: Saying = { type: 'cut-up', lot: 'A', how: 'cut' }
+    const later = new Story('nettle')
+      .place(0, 'cold', 4)
+      .do(2 * HOUR, cut)
+      .run(DAY, DAY + 3, 'blanch and drain', 2)
+    expect(later.life(HOUR)).toMatchObject({ kind: 'raw', warm_min: 0 })
+    expect(later.life(3 * HOUR)).toMatchObject({ kind: 'moist', madeAt: at(2 * HOUR) })
+    expect(later.life(DAY + 2).kind).toBe('moist')
+    const before = new Story('nettle')
+    before.pen.force({ type: 'placed', lot: 'A', place: 'cold', temp_C: 4 }, at(-HOUR))
+    expect(before.over()).toEqual([2 * DAY, 'raw'])
+    const boiled = () => new Story('nettle').run(0, 3, 'blanch and drain', 2)
+    // A pack asked about before it was packed is as it went in; a reading of later is no reading yet.
+    expect(boiled().pack(HOUR, 'chilled').packed(10)).toMatchObject({ kind: 'cooked', warm_min: 57 })
+    const read = boiled()
+      .place(4, 'cold', 3)
+      .pack(10, 'chilled')
+      .read(2 * HOUR, 9)
+    expect(read.packed(HOUR).warm_min).toBe(1)
+    expect(read.packed(3 * HOUR).warm_min).toBe(1 + HOUR)
+  })
+})
+
+describe('what lays food open or wets it', () => {
+  /** A way of the catalogue with a step of an operation, and the part it is for. */
+  const stepOf = (op: string) => {
+    for (const taxon of CATALOGUE.taxa)
+      for (const use of taxon.uses)
+        for (const { name, steps } of use.protocols) {
+          const step = steps.findIndex((each) => each.op === op)
+          if (step >= 0 && (use.moisture?.high ?? 0) > 0.3) return { taxon, use, name, step }
+        }
+    throw new RangeError(`no way has a step to ${op}`)
+  }
+  it.each(['chop', 'grind', 'mill', 'juice', 'press', 'sieve', 'strain-seeds', 'peel', 'infuse-oil'])(
+    'to %s, in a moment',
+    (op) => {
+      const { taxon, use, name, step } = stepOf(op)
+      const story = new Story([taxon.scientificName, use.part, use.stage]).run(0, 30, name, step)
+      expect(story.life(HOUR)).toMatchObject({ kind: 'moist', madeAt: at(0), warm_min: HOUR })
+    },
+  )
+  it.each(['soak-cold', 'soak-acidulated', 'brine'])('%s, when it is lifted out', (op) => {
+    const { taxon, use, name, step } = stepOf(op)
+    const story = new Story([taxon.scientificName, use.part, use.stage]).run(0, 30, name, step)
+    expect(story.life(20).kind).toBe('raw')
+    expect(story.life(HOUR)).toMatchObject({ kind: 'moist', madeAt: at(30), warm_min: 30 })
+  })
+  it('forgotten in a leach that was noted as a load, it has the week of running water', () => {
+    const { taxon, use, name, step } = stepOf('leach-hot')
+    expect(new Story([taxon.scientificName, use.part, use.stage]).run(0, null, name, step).over()).toEqual([
+      7 * DAY,
+      'step',
+    ])
+  })
+})
+
+describe('frozen and thawed', () => {
+  const boiled = () => new Story('nettle').run(0, 3, 'blanch and drain', 2)
+  it('has one day from the first time it was found thawed, and is thawed raw only if it was frozen raw', () => {
+    const twice = boiled()
+      .pack(HOUR, 'frozen')
+      .read(DAY, 3)
+      .read(DAY + 5 * HOUR, 3)
+    expect(twice.packed(3 * DAY).over).toEqual({ at: at(2 * DAY), cause: { of: 'opened', days: 1 } })
+    expect(twice.packed(DAY + 6 * HOUR).thawedRaw).toBe(false)
+    const cut: Saying = { type: 'cut-up', lot: 'A', how: 'pounded' }
+    expect(new Story('ramsons').do(10, cut).pack(20, 'frozen').open(DAY).life(DAY, 'B')).toMatchObject({ kind: 'moist', thawedRaw: true, wasFrozen: true }) // prettier-ignore
+    expect(new Story('ramsons').pack(20, 'chilled').open(DAY).life(DAY, 'B')).toMatchObject({ thawedRaw: false, wasFrozen: false }) // prettier-ignore
+    // Frozen it stands still, but for its months.
+    expect(new Story('ramsons').pack(0, 'frozen').packed(30 * DAY)).toMatchObject({ raw: 0, over: null })
+    expect(new Story('ramsons').pack(0, 'frozen').packed(190 * DAY).over).toEqual({ at: '2027-11-16T08:00:00.000Z', cause: { of: 'store' } }) // prettier-ignore
+  })
+  it('a part thawed raw makes the whole batch so, and the earliest end is everybody’s, in whichever order they went in', () => {
+    for (const lots of [
+      ['B', 'C'],
+      ['C', 'B'],
+    ]) {
+      const story = new Story('ramsons').pack(HOUR, 'frozen').open(DAY, 'B', 50).pick('ramsons', 'C', DAY)
+      story.do(DAY + 10, { type: 'joined', lot: 'J', code: 'J', parts: lots.map((lot) => ({ lot, mass_g: 50 })) })
+      expect(story.life(DAY + 10, 'J')).toMatchObject({ kind: 'raw', thawedRaw: true, wasFrozen: true, end: { at: at(2 * DAY) } }) // prettier-ignore
+    }
+    for (const lots of [
+      ['B', 'A'],
+      ['A', 'B'],
+    ]) {
+      const story = new Story('dandelion').pick('dandelion', 'B', DAY).do(DAY + 1, { type: 'cut-up', lot: 'B', how: 'cut' }) // prettier-ignore
+      story.do(DAY + 2, { type: 'cut-up', lot: 'A', how: 'cut' })
+      story.do(DAY + 3, { type: 'joined', lot: 'J', code: 'J', parts: lots.map((lot) => ({ lot, mass_g: 50 })) })
+      expect(story.life(DAY + 4, 'J')).toMatchObject({ madeAt: at(DAY + 1), end: { at: at(5 * DAY + 1) } })
+      expect(story.over('J')).toEqual([DAY + 241, 'warm'])
+    }
   })
 })
