@@ -65,7 +65,8 @@ export async function choose(page: Page, label: string, option: string): Promise
   const box = page.getByRole('combobox', { name: label })
   const taken = page.locator('.ant-select', { has: box })
   await expect(async () => {
-    await box.click({ timeout: 5000 })
+    // A list that is open already would be shut by another click.
+    if ((await box.getAttribute('aria-expanded')) !== 'true') await box.click({ timeout: 5000 })
     if (await box.isEditable()) await box.fill(option.split(' · ').at(-1) ?? option, { timeout: 5000 })
     await page
       .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: option })
