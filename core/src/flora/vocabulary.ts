@@ -108,6 +108,23 @@ export function plainWords(id: string): string {
     .replace(/(\d)cm$/, '$1 cm')
 }
 
+const SENSITIVITY_WORDS: Readonly<Partial<Record<Sensitivity, string>>> = {
+  aspirin: 'aspirin not borne, or taken',
+  'kidney-stone': 'kidney stones',
+  anticoagulant: 'blood thinners',
+  pregnancy: 'pregnant',
+  infant: 'baby under 1 year',
+  'aster-allergy': 'daisy-family allergy',
+  g6pd: 'G6PD deficiency (favism)',
+  'low-sodium': 'low-salt diet',
+  immunocompromised: 'weak immune system',
+}
+
+/** What applies to an eater, as it is asked and told. @example sensitivityWords('low-sodium') // 'low-salt diet' */
+export function sensitivityWords(id: string): string {
+  return (SENSITIVITY_WORDS as Readonly<Record<string, string | undefined>>)[id] ?? plainWords(id)
+}
+
 /** Parts of the world, as coarse as records can say where a plant grows wild. */
 export const REGIONS = ['europe', 'asia', 'north-america', 'south-america', 'africa', 'australasia'] as const
 export type Region = (typeof REGIONS)[number]

@@ -518,7 +518,8 @@ function throughStore(
   return store === 'frozen' ? { ...inside, thawedRaw: inside.thawedRaw || isRaw(inside) } : inside
 }
 
-const isRaw = ({ kind }: Life) => kind === 'raw' || kind === 'moist'
+/** Not cooked, dried or soured: out of a leach it is raw as well. */
+const isRaw = ({ kind }: Life) => kind === 'raw' || kind === 'moist' || kind === 'leached'
 
 function onceOpened(life: Life, at: Instant, rule: StoreRule | undefined, store: PackState['store']): Life {
   const days = rule?.onceOpened_days ?? ONCE_OPENED_days[store]

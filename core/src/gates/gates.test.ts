@@ -997,7 +997,7 @@ describe('Plate', () => {
     expect(see(pen, 'plate', { serve: { portions: [], pack: null } })).toEqual(none)
     expect(serve(pen, 'cy', 20)).toEqual({
       state: 'ajar',
-      reasons: ['Cy was not asked about sensitivities yet. Not asked is not none.'],
+      reasons: ['Cy: allergies and illnesses not asked. Ask before you serve.'],
     })
     expect(serve(pen, 'nobody', 20)).toEqual({ state: 'ajar', reasons: ['This eater is not known yet.'] })
   })
@@ -1011,12 +1011,11 @@ describe('Plate', () => {
   })
   it('lets a first taste be small, the next not before a night has passed', () => {
     const pen = cook(opened())
-    const taste =
-      '50 g at most now. Their first taste of this plant: a little, then wait until tomorrow and see how it sits.'
-    expect(serve(pen, 'ann', 50)).toEqual({ state: 'open', reasons: [`Ann: ${taste}`] })
+    const taste = '’s first time with this plant: up to 50 g now, then wait until tomorrow and see how it sits.'
+    expect(serve(pen, 'ann', 50)).toEqual({ state: 'open', reasons: [`Ann${taste}`] })
     expect(serve(pen, 'ann', 50.6)).toEqual({
       state: 'closed',
-      reasons: [`Ann: 51 g is more than 50 g. Ann: ${taste}`],
+      reasons: [`Ann: 51 g is more than 50 g. Ann${taste}`],
     })
     pen.write({ type: 'served', lot: 'A', pack: null, dish: 'soup', portions: [{ eater: 'ann', mass_g: 30 }] })
     expect(eaterVerdict(pen.lot(), pen.context, 'ann').most_g).toBe(20)
@@ -1046,7 +1045,7 @@ describe('Plate', () => {
     pen.write({ type: 'served', lot: 'A', pack: 'p', dish: 'soup', portions: [{ eater: 'ann', mass_g: 100 }] })
     expect(room()).toBeCloseTo(250 / (900 / 700) - 100, 6)
     expect(eaterVerdict(packAsLot(pen.lot(), pack as NonNullable<typeof pack>), pen.context, 'ann').reasons).toEqual([
-      'Ann: 94 g at most now. Nitrate and oxalate: about 250 g of trimmed raw tops a day, blanched (planning value).',
+      'Ann: up to 94 g now (the day’s limit is 250 g, weighed raw). Nitrate and oxalate: about 250 g of trimmed raw tops a day, blanched (planning value).',
     ])
   })
   it('holds the smaller amounts of children and of those who must limit it', () => {
@@ -1064,7 +1063,7 @@ describe('Plate', () => {
     // A caution to limit without a figure binds at one ordinary portion a day.
     expect(most('adult', ['anticoagulant']).most_g).toBeCloseTo(100 / factor)
     expect(most('adult', ['anticoagulant']).reasons[0]).toBe(
-      'Di: 78 g at most now. Leafy greens carry vitamin K: keep the weekly amount steady and ask whoever doses the medicine. No figure is on record: one ordinary portion a day.',
+      'Di: up to 78 g now (the day’s limit is 100 g, weighed raw). Leafy greens carry vitamin K: keep the weekly amount steady and ask whoever doses the medicine. No figure is on record: one ordinary portion a day.',
     )
     expect(most('adult', ['kidney-stone']).most_g).toBeCloseTo(100 / factor)
     expect(most('adult', ['kidney-disease']).most_g).toBeCloseTo(50 / factor)
@@ -1090,7 +1089,9 @@ describe('Plate', () => {
     const cap = [{ perDay_g: 90, who: 'adult' as const, why: 'A cap.' }]
     expect(most('child', cap)).toMatchObject({
       state: 'open',
-      reasons: ['Di: 35 g at most now. A cap. No figure for children is on record: half of an adult’s.'],
+      reasons: [
+        'Di: up to 35 g now (the day’s limit is 45 g, weighed raw). A cap. No figure for children is on record: half of an adult’s.',
+      ],
     })
     expect(most('infant', cap)).toMatchObject({ state: 'closed', most_g: 0 })
     expect(most('adult', [])).toMatchObject({ state: 'open', most_g: Infinity, reasons: [] })

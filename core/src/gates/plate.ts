@@ -6,8 +6,8 @@ import { strandsOf, type LotState, type PackState, type Portion } from '../lot/l
 import { capsFor, cautionsFor, ownCapsFor, sharedLeft, type PlantHeld } from '../meal/dayShare'
 import { eatenBy, eatenOn, plantsServed, type EatenServing, type PlantServed } from '../meal/eaten'
 import { bowlAgainst } from '../meal/inTheBowl'
-import { plainWords } from '../flora/vocabulary'
-import { formatList } from '../quantity/format'
+import { sensitivityWords } from '../flora/vocabulary'
+import { formatList, formatMass } from '../quantity/format'
 import { formatDay, minutesBetween } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
 import { formatServed } from '../treatment/drink'
@@ -68,7 +68,7 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   })
   if (eater === undefined) return say('ajar', 0, ['This eater is not known yet.'])
   if (eater.sensitivities === null)
-    return say('ajar', 0, [`${eater.name} was not asked about sensitivities yet. Not asked is not none.`])
+    return say('ajar', 0, [`${eater.name}: allergies and illnesses not asked. Ask before you serve.`])
   const bowl = bowlAgainst(lot, eater)
   if (bowl.closed.length > 0) return say('closed', 0, bowl.closed)
   if (bowl.toAsk.length > 0) return say('ajar', 0, bowl.toAsk)
@@ -86,7 +86,7 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
     .filter(({ left_g }) => left_g < own_g)
     .toSorted((a, b) => a.left_g - b.left_g)[0]
   if (shared !== undefined) {
-    const why = `${eater.name}: ${formatServed(lot, shared.left_g)} at most now. ${shared.why}`
+    const why = `${eater.name}: ${upTo(lot, shared.left_g)}. ${shared.why}`
     if (shared.left_g <= 0) return say('closed', 0, [why])
     return say('open', shared.left_g, [
       ...new Set([...verdicts.flatMap(({ cautions }) => cautions), why, ...laxerRemark(eater, timeZone)]),
@@ -122,7 +122,7 @@ function laxerRemark({ name, laxer }: EaterState, timeZone: string): readonly st
   return laxer === undefined
     ? []
     : [
-        `${name}: noted without ${formatList(laxer.dropped.map(plainWords))} since ${formatDay(laxer.at, timeZone, true)}.`,
+        `${name}: noted without ${formatList(laxer.dropped.map(sensitivityWords))} since ${formatDay(laxer.at, timeZone, true)}.`,
       ]
 }
 
@@ -177,26 +177,27 @@ function plantVerdict(
   const left = [...caps, ...ownCapsFor(taxon, eater)].map(({ perDay_g, why }) => ({
     why,
     left_g: Math.max(0, perDay_g - had_g) / raw_per_g,
+    says: (most: string) => `${eater.name}: ${most} (the day’s limit is ${formatMass(perDay_g)}, weighed raw). ${why}`,
   }))
-  const first = firstTaste(use, taxon, eater.id, plant, context)
+  const first = firstTaste(use, taxon, eater, plant, context)
   const limits = [...left, ...(first === undefined ? [] : [first])]
-  const tightest = limits.reduce((a, b) => (b.left_g < a.left_g ? b : a), { left_g: Infinity, why: '' })
+  const [tightest] = limits.toSorted((a, b) => a.left_g - b.left_g)
+  const most_g = tightest?.left_g ?? Infinity
   const minded = (except?: string) =>
     cautions
       .filter(({ why }) => except === undefined || !except.startsWith(why))
       .map(({ why }) => `${eater.name}: ${why}`)
   return {
-    state: tightest.left_g <= 0 ? 'closed' : 'open',
-    most_g: tightest.left_g,
-    reasons: [
-      ...minded(tightest.why),
-      ...(tightest.why === ''
-        ? []
-        : [`${eater.name}: ${formatServed(lot, tightest.left_g)} at most now. ${tightest.why}`]),
-    ],
+    state: most_g <= 0 ? 'closed' : 'open',
+    most_g,
+    reasons: [...minded(tightest?.why), ...(tightest === undefined ? [] : [tightest.says(upTo(lot, tightest.left_g))])],
     cautions: minded(),
   }
 }
+
+/** @example upTo(soup, 190) // 'up to 190 g now' */
+const upTo = (lot: LotState, most_g: number) =>
+  most_g <= 0 ? 'no more today' : `up to ${formatServed(lot, most_g)} now`
 
 /** Dried to a powder a gram is many grams of the plant [planning value: three, more than any pot shrinks greens]. */
 const CONCENTRATED = 3
@@ -208,18 +209,20 @@ const tasteOf_g = (mass_g: number, raw_g: number) => (raw_g < mass_g || raw_g > 
 function firstTaste(
   use: Use,
   taxon: Taxon,
-  eater: EaterId,
+  { id, name }: EaterState,
   { share, raw_per_g }: Pick<PlantServed, 'share' | 'raw_per_g'>,
   { book, catalogue, now }: JudgeContext,
 ) {
   if (use.firstTaste_g === undefined) return undefined
-  const earlier = eatenBy(book, catalogue, eater).filter((each) => each.taxon === taxon && each.serving.at <= now)
+  const earlier = eatenBy(book, catalogue, id).filter((each) => each.taxon === taxon && each.serving.at <= now)
   const first = earlier[0]
   if (first !== undefined && minutesBetween(first.serving.at, now) >= FIRST_TASTE_WAIT_MINUTES) return undefined
   const had_g = earlier.reduce((sum, { mass_g, raw_g }) => sum + tasteOf_g(mass_g, raw_g), 0)
   return {
     left_g: Math.max(0, use.firstTaste_g - had_g) / tasteOf_g(share, raw_per_g),
-    why: 'Their first taste of this plant: a little, then wait until tomorrow and see how it sits.',
+    why: '',
+    says: (most: string) =>
+      `${name}’s first time with this plant: ${most}, then wait until tomorrow and see how it sits.`,
   }
 }
 

@@ -83,8 +83,8 @@ const TOLD: readonly (readonly [Saying, string])[] = [
     'Ground of Wall: how it grows, distance to a railway, distance to works, farmed land near it, grazing, floods, soil tests, getting there, when it is left alone, what kind of ground and what else grows there.',
   ],
   [{ type: 'eater-noted', eater: { ...eater, sensitivities: null } }, 'Di (child): not asked yet.'],
-  [{ type: 'eater-noted', eater: { ...eater, sensitivities: [] } }, 'Di (child): asked: nothing to mind.'],
-  [{ type: 'eater-noted', eater: { ...eater, sensitivities: ['kidney-stone'] } }, 'Di (child): kidney stone.'],
+  [{ type: 'eater-noted', eater: { ...eater, sensitivities: [] } }, 'Di (child): asked: no allergies or illnesses.'],
+  [{ type: 'eater-noted', eater: { ...eater, sensitivities: ['kidney-stone'] } }, 'Di (child): kidney stones.'],
   [{ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, 'Met nettle (young) and was sure of it.'],
   [{ type: 'plant-met', taxon: 'Planta ignota', stage: 'young' }, 'Met Planta ignota (young) and was sure of it.'],
   [

@@ -1,5 +1,5 @@
 import { nameInText, findTaxon, type Catalogue } from '../flora/catalogue'
-import { CHARACTERS, plainWords } from '../flora/vocabulary'
+import { CHARACTERS, plainWords, sensitivityWords } from '../flora/vocabulary'
 import { tellWords } from '../identity/lotTells'
 import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, grouped } from '../quantity/format'
 import { formatDay, timeOf, type Instant } from '../quantity/instant'
@@ -28,8 +28,8 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
         sensitivities === null
           ? 'not asked yet'
           : sensitivities.length === 0
-            ? 'asked: nothing to mind'
-            : formatList(sensitivities.map(plainWords))
+            ? 'asked: no allergies or illnesses'
+            : formatList(sensitivities.map(sensitivityWords))
       return `${name} (${kind}): ${formatList([known, ...ownCaps.map(({ taxon, perDay_g }) => `at most ${formatMass(perDay_g)} a day of ${nameOf(taxon, catalogue)}`)])}.`
     }
     case 'plant-met':

@@ -4,7 +4,7 @@ import { COLD_AT_MOST_C, HOT_AT_LEAST_C } from '../freshness/lifeLimits'
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
 import { refuseOwnPlant } from '../flora/own'
 import { strangeIngredient } from '../flora/poisonous'
-import { CHARACTERS, FALLS, plainWords, type Part } from '../flora/vocabulary'
+import { CHARACTERS, FALLS, plainWords, sensitivityWords, type Part } from '../flora/vocabulary'
 import { shutFor, type Act } from '../gates/acts'
 import { judge, packAsLot, type Intent } from '../gates/judge'
 import { shutForNibble } from '../gates/nibble'
@@ -391,7 +391,7 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
         ? OK
         : no(
             'laxerConfirmed',
-            `Until now ${entry.eater.name} was noted with: ${formatList(dropped.map(plainWords))}. Ask again, and say a second time that it no longer holds.`,
+            `Until now ${entry.eater.name} was noted with: ${formatList(dropped.map(sensitivityWords))}. Ask again, and say a second time that it no longer holds.`,
           )
     }
     case 'kitchen-set':

@@ -2,7 +2,7 @@ import type { Caution, Taxon, Use } from '../flora/taxon'
 import type { Sensitivity } from '../flora/vocabulary'
 import type { EaterState } from '../log/houseState'
 import { lotUse } from '../treatment/batchUse'
-import { formatList, formatMass, withCapital } from '../quantity/format'
+import { formatList, withCapital } from '../quantity/format'
 import { plainWords } from '../flora/vocabulary'
 import { nameInText, type Catalogue } from '../flora/catalogue'
 import type { EatenServing } from './eaten'
@@ -61,7 +61,7 @@ export function capsFor(
 export function ownCapsFor({ scientificName, synonyms }: Taxon, { name, ownCaps = [] }: EaterState): readonly DayCap[] {
   return ownCaps
     .filter(({ taxon }) => taxon === scientificName || synonyms.includes(taxon))
-    .map(({ perDay_g }) => ({ perDay_g, why: `By ${name}’s own limit, ${formatMass(perDay_g)} a day, raw.` }))
+    .map(({ perDay_g }) => ({ perDay_g, why: `By ${name}’s own limit.` }))
 }
 
 /** A plant in food that somebody is about to eat, and what holds it for them. */

@@ -348,10 +348,10 @@ describe('facts', () => {
     const pen = cook(opened())
     eater(pen, { sensitivities: ['kidney-stone'] })
     const laxer = { type: 'eater-noted', eater: { id: 'di', name: 'Di', kind: 'adult', sensitivities: [] } } as const
-    expect(said(pen.try(laxer))).toMatch(/^Until now Di was noted with: kidney stone\. Ask again/)
+    expect(said(pen.try(laxer))).toMatch(/^Until now Di was noted with: kidney stones\. Ask again/)
     pen.write({ ...laxer, laxerConfirmed: true })
     expect(eaterVerdict(pen.lot(), pen.context, 'di').reasons.at(-1)).toMatch(
-      /^Di: noted without kidney stone since Sun 16 May/,
+      /^Di: noted without kidney stones since Sun 16 May/,
     )
     expect(said(pen.try({ ...laxer, eater: { ...laxer.eater, kind: 'child' } }))).toBe('taken')
   })

@@ -187,7 +187,7 @@ describe('amounts and people', () => {
     expect(eaterVerdict(pen.lot('T'), pen.context, 'di')).toMatchObject({
       state: 'open',
       most_g: expect.closeTo(100) as number,
-      reasons: ['Di: 100 mL at most now. By Di’s own limit, 3 g a day, raw.'],
+      reasons: ['Di: up to 100 mL now (the day’s limit is 3 g, weighed raw). By Di’s own limit.'],
     })
     expect(serve(pen, 'T', 150, 'di')).toMatch(/^Plate is closed. Di: 150 mL is more than 100 mL/)
     expect(serve(pen, 'T', 100, 'di')).toBe('taken')

@@ -32,7 +32,7 @@ export interface RandomLog {
 }
 
 /** Refusals of amounts and half done loads, of which neither opinion knows; they have tests of their own. */
-const OF_ANOTHER_KIND = /left of it|at most now|loads are done and some are not/
+const OF_ANOTHER_KIND = /left of it|up to .* now|no more today|loads are done and some are not/
 /** Of this many acts one goes wrong: skipped, done wrongly, struck out, dated back, or something comes between. */
 const SLIP_ONE_IN = 22
 let begun: Pen | undefined

@@ -1,4 +1,4 @@
-import { formatList, plainWords, type EaterState } from '@ellop/core'
+import { formatList, sensitivityWords, type EaterState } from '@ellop/core'
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { v7 } from 'uuid'
@@ -75,5 +75,7 @@ export function EatersCard() {
 
 function askedOf({ sensitivities }: EaterState): string {
   if (sensitivities === null) return 'not asked yet'
-  return sensitivities.length === 0 ? 'asked: nothing to mind' : formatList(sensitivities.map(plainWords))
+  return sensitivities.length === 0
+    ? 'asked: no allergies or illnesses'
+    : formatList(sensitivities.map(sensitivityWords))
 }

@@ -1,4 +1,4 @@
-import { plainWords, SENSITIVITIES, type EaterState, type Sensitivity } from '@ellop/core'
+import { sensitivityWords, SENSITIVITIES, type EaterState, type Sensitivity } from '@ellop/core'
 import { Button, Checkbox, Modal } from 'antd'
 import { useState } from 'react'
 import { HoldButton } from '../controls/HoldButton'
@@ -26,14 +26,14 @@ export function AskEater({ eater, onClose }: { eater: EaterState; onClose: () =>
     else if (noted.field === 'laxerConfirmed') setAgain(sensitivities)
   }
   return (
-    <Modal title={`What must ${eater.name} not have?`} open onCancel={onClose} footer={null} width={640}>
+    <Modal title={`Does any of these apply to ${eater.name}?`} open onCancel={onClose} footer={null} width={640}>
       <Checkbox.Group
         className="ask-list"
         value={[...said]}
         onChange={(values) => setSaid(values as Sensitivity[])}
         options={SENSITIVITIES.filter((each) => !KINDS.includes(each)).map((each) => ({
           value: each,
-          label: plainWords(each),
+          label: sensitivityWords(each),
         }))}
       />
       <OwnCaps caps={caps} onChange={setCaps} error={errorOf('ownCaps')} />
@@ -47,12 +47,16 @@ export function AskEater({ eater, onClose }: { eater: EaterState; onClose: () =>
         </>
       )}
       <div className="acts">
-        <Button type="primary" size="large" disabled={said.length === 0} onClick={() => void note(said)}>
-          {eater.name} says: these
-        </Button>
-        <Button size="large" type={said.length === 0 ? 'primary' : 'default'} onClick={() => void note([])}>
-          {eater.name} says: none of these{caps.length === 0 ? '' : ', and the limits'}
-        </Button>
+        {said.length > 0 && (
+          <Button type="primary" size="large" onClick={() => void note(said)}>
+            Save {said.length === 1 ? 'this one' : `these ${said.length}`} for {eater.name}
+          </Button>
+        )}
+        {said.length === 0 && (
+          <HoldButton onHold={() => void note([])}>
+            Press and hold to save “none”{caps.length === 0 ? '' : ' and the limits'}
+          </HoldButton>
+        )}
       </div>
     </Modal>
   )

@@ -258,7 +258,7 @@ function Serving({
               </Checkbox>
               <div className="eater-says">
                 {verdict.reasons.length === 0 ? (
-                  <p>Nothing to mind.</p>
+                  <p>No caution known for {eater.name}.</p>
                 ) : (
                   verdict.reasons.map((reason) => <p key={reason}>{inUnits(withoutName(reason, eater.name))}</p>)
                 )}
