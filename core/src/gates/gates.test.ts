@@ -1005,7 +1005,7 @@ describe('Plate', () => {
     const pen = cook(opened())
     expect(serve(pen, 'bo', 5)).toEqual({
       state: 'closed',
-      reasons: ['Not for Bo: Nitrate: infants bear the least of it; and a sting if undercooked.'],
+      reasons: ['Bo must not eat this: Nitrate: infants bear the least of it; and a sting if undercooked.'],
     })
     expect(eaterVerdict(pen.lot(), pen.context, 'bo').most_g).toBe(0)
   })
@@ -1121,7 +1121,7 @@ describe('Plate', () => {
       /^Ed: 45 g is more than 39 g\. Ed: Leafy greens .* medicine\. Ed: Some oxalate/,
     )
     expect(serve(pen, 'di', 5).reasons).toEqual([
-      'Not for Di: Nitrate: infants bear the least of it; and a sting if undercooked.',
+      'Di must not eat this: Nitrate: infants bear the least of it; and a sting if undercooked.',
     ])
   })
   it('does not count what is served later than the moment it judges', () => {

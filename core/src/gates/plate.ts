@@ -99,7 +99,7 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
 
 function barredBy(cautions: Use['cautionFor'], { name }: EaterState): readonly string[] {
   const avoid = cautions.filter(({ what }) => what === 'avoid').map(({ why }) => why)
-  return avoid.length === 0 ? [] : [`Not for ${name}: ${avoid.join(' ')}`]
+  return avoid.length === 0 ? [] : [`${name} must not eat this: ${avoid.join(' ')}`]
 }
 
 /** Why somebody must not have any of a food, however little: by what they cannot bear of its plants or of what was put to it. */

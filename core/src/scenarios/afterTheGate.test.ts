@@ -152,7 +152,7 @@ describe('time and warmth', () => {
     pen.write({ type: 'placed', lot: 'B', place: 'cold', temp_C: 4 })
     pen.wait(20 * 60)
     expect(serve(pen.copy(), 'B', 40)).toBe('taken')
-    expect(serve(pen.copy(), 'B', 5, 'bo')).toMatch(/Not for Bo|Bo: .*infant/i)
+    expect(serve(pen.copy(), 'B', 5, 'bo')).toMatch(/Bo must not eat this/)
     expect(eaterVerdict(pen.lot('B'), pen.context, 'bo').state).toBe('closed')
     // Never chilled, the same greens are for nobody.
     const warm = makeSafeKind(bringInKind(opened(), 'beet', 'B'), 'beet', 'B').wait(20 * 60)

@@ -13,6 +13,7 @@ import {
   rawPerServed,
   shutFor,
   GATE_NAMES,
+  withCapital,
   type Gate,
   type EaterState,
   type EaterVerdict,
@@ -145,7 +146,7 @@ const CUP_mL = 150
 
 /** Beside a name its sentences begin without it. */
 const withoutName = (reason: string, name: string) =>
-  reason.startsWith(`${name}: `) ? reason.slice(name.length + 2) : reason
+  withCapital(reason.startsWith(`${name}: `) ? reason.slice(name.length + 2) : reason)
 
 function Serving({
   food,
