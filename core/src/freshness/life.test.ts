@@ -556,7 +556,11 @@ describe('frozen and thawed', () => {
     expect(new Story('ramsons').do(10, cut).pack(20, 'frozen').open(DAY).life(DAY, 'B')).toMatchObject({ kind: 'moist', thawedRaw: true, wasFrozen: true }) // prettier-ignore
     expect(new Story('ramsons').pack(20, 'chilled').open(DAY).life(DAY, 'B')).toMatchObject({ thawedRaw: false, wasFrozen: false }) // prettier-ignore
     // Leached and not cooked it is raw as well.
-    const leached = new Story('acorn').bath(0, 5, 8).bath(8 * HOUR, 5, null).pack(9 * HOUR, 'frozen').open(DAY)
+    const leached = new Story('acorn')
+      .bath(0, 5, 8)
+      .bath(8 * HOUR, 5, null)
+      .pack(9 * HOUR, 'frozen')
+      .open(DAY)
     expect(leached.life(DAY, 'B')).toMatchObject({ kind: 'leached', thawedRaw: true })
     // Frozen it stands still, but for its months.
     expect(new Story('ramsons').pack(0, 'frozen').packed(30 * DAY)).toMatchObject({ raw: 0, over: null })

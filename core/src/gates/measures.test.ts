@@ -215,7 +215,9 @@ describe('an eater', () => {
       reasons: ['Wy must not eat this: No data for infants: garlic plants upset them.'],
     })
     pen.write({ type: 'way-chosen', lot: 'A', protocol: 'raw', goal: 'eat-raw' })
-    expect(eaterVerdict(pen.lot(), pen.context, 'wy').reasons[0]).toMatch(/^Wy must not eat this: Only cooked.* all\. No data/)
+    expect(eaterVerdict(pen.lot(), pen.context, 'wy').reasons[0]).toMatch(
+      /^Wy must not eat this: Only cooked.* all\. No data/,
+    )
   })
   it('gets nothing that came out of a pack past its day, and may have of one that was opened in time', () => {
     const out = (minutes: number) => {
