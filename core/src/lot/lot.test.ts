@@ -207,6 +207,13 @@ describe('a lot on screen', () => {
     pen.write({ type: 'weighed', lot: 'A', mass_g: 950, after: 'cooking' })
     expect(massBalance(pen.lot())).toMatchObject({ picked_g: 1240, takenUp_g: 50, inHand_g: 950 })
   })
+  it('gives out no more than there was of it, whatever a scale adds in rounding', () => {
+    const pen = cook(opened())
+    pen.write({ type: 'thrown-away', lot: 'A', pack: null, mass_g: 700.4, why: 'x' })
+    const { picked_g, left, inHand_g } = massBalance(pen.lot())
+    expect(inHand_g).toBe(0)
+    expect(left.reduce((sum, { mass_g }) => sum + mass_g, 0)).toBeCloseTo(picked_g, 6)
+  })
   it('is called by plant, part and patch, and the next one is numbered on', () => {
     const pen = bringIn(opened())
     expect(lotName(pen.lot(), pen.context)).toEqual({

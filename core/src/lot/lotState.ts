@@ -537,8 +537,12 @@ export function withFlow(lot: LotState, flow: MassFlow): LotState {
   const mass_g = Math.max(0, lot.mass_g - flow.mass_g)
   const taken = lot.mass_g > 0 ? Math.min(1, flow.mass_g / lot.mass_g) : 0
   const plant_g = WATER_FLOWS.includes(flow.what) ? lot.plant_g : lot.plant_g * (1 - taken)
-  return { ...lot, mass_g, plant_g, flows: [...lot.flows, flow] }
+  // The last of it, weighed out a little more than there was by the scale's rounding, is what there was.
+  const rounded = flow.mass_g > lot.mass_g && flow.mass_g <= lot.mass_g + SCALE_g
+  return { ...lot, mass_g, plant_g, flows: [...lot.flows, rounded ? { ...flow, mass_g: lot.mass_g } : flow] }
 }
+/** Half a gram: what a kitchen scale rounds away. */
+const SCALE_g = 0.5
 
 /** The first cutting happens once; it is known since the first of all cuttings was written down. */
 export function withFirstCut(
