@@ -329,6 +329,12 @@ describe('the clock of a leach', () => {
         .bath(28 * HOUR, 5, null)
         .over(),
     ).toEqual([28 * HOUR + DAY, 'warm'])
+    // Cooked, it lies in no water, though the pouring off was given a later time.
+    const late = new Story('acorn')
+      .bath(0, 5, 8)
+      .run(8 * HOUR, 8 * HOUR + 16, 'cold baths', 8)
+      .bath(12 * HOUR, 5, null)
+    expect(late.over()).toEqual([8 * HOUR + 16 + 240, 'warm'])
     // What was over before it went in stays over.
     expect(new Story('acorn').bath(30 * DAY, 5, 8).over()).toEqual([21 * DAY, 'raw'])
   })

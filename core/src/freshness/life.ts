@@ -117,6 +117,8 @@ export function courseOf(lot: LotState, context: LifeContext): Course {
         place = 'warm'
         break
       case 'step-begun':
+        // On the fire it lies in no bath, whatever time was given afterwards to pouring that off.
+        inside.bath = false
         inside.steps += 1
         break
       case 'step-ended':
