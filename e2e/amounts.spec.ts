@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { attest, choose, countStand, follow, hold, openDemo, tellPlant, weighIn } from './cook'
+import { attest, choose, countStand, follow, hold, openDemo, tellPlant, weighIn, sortOut } from './cook'
 
 test('S-SAF-16: a limit of one’s own, 3 g a day, binds a drink by what steeped in it: 150 mL refused, 100 mL once', async ({
   page,
@@ -11,9 +11,7 @@ test('S-SAF-16: a limit of one’s own, 3 g a day, binds a drink by what steeped
   await tellPlant(page, 'Picea abies')
   await attest(page)
   await countStand(page, '900', '40')
-  await page.getByLabel('Goes on').fill('45')
-  await page.getByLabel('Trimmed off').fill('5')
-  await page.getByRole('button', { name: 'Sorted' }).click()
+  await sortOut(page, '45', '5')
   await expect(page.locator('#now-title')).toHaveText('Taste it')
   await page.getByText('for tea', { exact: true }).click()
   await expect(page.locator('#now-title')).toHaveText('Strain it and measure the drink')

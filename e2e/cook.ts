@@ -122,6 +122,13 @@ export async function countStand(page: Page, stood = '4000', cut = '40'): Promis
   await page.getByRole('button', { name: 'Note the stand' }).click()
 }
 
+/** Sorted and weighed: so much goes on, so much was trimmed off, in grams. */
+export async function sortOut(page: Page, goesOn: string, trimmed: string): Promise<void> {
+  await page.getByLabel('Goes on').fill(goesOn)
+  await page.getByLabel('Trimmed off').fill(trimmed)
+  await page.getByRole('button', { name: 'Sorted' }).click()
+}
+
 /** A load into the pot, two minutes, and out. */
 export async function boilLoad(page: Page, { reload = false } = {}): Promise<void> {
   await hold(page, page.getByRole('button', { name: 'Hold when it boils again' }))

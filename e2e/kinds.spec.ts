@@ -1,14 +1,12 @@
 import { expect, test } from '@playwright/test'
-import { choose, countStand, follow, hold, openDemo, tellPlant, weighIn, attest } from './cook'
+import { choose, countStand, follow, hold, openDemo, tellPlant, weighIn, attest, sortOut } from './cook'
 
 test('ramsons under oil: refused warm, with what would do; taken cold', async ({ page }) => {
   await openDemo(page, '/lot/27-006')
   await tellPlant(page, 'Allium ursinum')
   await attest(page)
   await countStand(page)
-  await page.getByLabel('Goes on').fill('300')
-  await page.getByLabel('Trimmed off').fill('15')
-  await page.getByRole('button', { name: 'Sorted' }).click()
+  await sortOut(page, '300', '15')
   await page.getByRole('tab', { name: 'Note something else' }).click()
   await page.getByText('under oil, cold', { exact: true }).click()
   await page.getByLabel('The store is at').fill('18')

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { foldLog, type BookFile } from '@ellop/core'
 import { expect, test, type Page } from '@playwright/test'
-import { boilLoad, choose, follow, hold, openDemo, tellNettle, weighIn, attest } from './cook'
+import { boilLoad, choose, follow, hold, openDemo, tellNettle, weighIn, attest, sortOut } from './cook'
 
 const gates = async (page: Page) => (await page.locator('.lot-head .ribbon').getAttribute('aria-label')) ?? ''
 
@@ -42,9 +42,7 @@ test('nettle tops from weighing in to a served plate and a labelled pack; a tast
   await page.getByRole('button', { name: 'Note the stand' }).click()
 
   await expect(page.locator('#now-title')).toHaveText('Sort, trim and weigh again')
-  await page.getByLabel('Goes on').fill('900')
-  await page.getByLabel('Trimmed off').fill('320')
-  await page.getByRole('button', { name: 'Sorted' }).click()
+  await sortOut(page, '900', '320')
 
   await expect(page.locator('#now-title')).toHaveText('Now: blanch')
   await page.getByText('for the freezer', { exact: true }).click()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { attest, choose, countStand, follow, hold, openDemo, tellPlant } from './cook'
+import { attest, choose, countStand, follow, hold, openDemo, tellPlant, sortOut } from './cook'
 
 test('S-TEL-17, S-TEL-18: a stray leaf holds cutting, packing and the table until it is counted out; in the paste only throwing away is left', async ({
   page,
@@ -9,9 +9,7 @@ test('S-TEL-17, S-TEL-18: a stray leaf holds cutting, packing and the table unti
   await tellPlant(page, 'Allium ursinum')
   await attest(page)
   await countStand(page)
-  await page.getByLabel('Goes on').fill('300')
-  await page.getByLabel('Trimmed off').fill('15')
-  await page.getByRole('button', { name: 'Sorted' }).click()
+  await sortOut(page, '300', '15')
   const title = page.locator('#now-title')
   await page.getByText('to eat raw', { exact: true }).click()
   await expect(title).toHaveText('Taste it')

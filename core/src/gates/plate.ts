@@ -1,3 +1,4 @@
+import { SCALE_g } from '../quantity/scale'
 import { freshnessOf, packFreshness, packRule } from '../freshness/freshness'
 import type { Taxon, Use } from '../flora/taxon'
 import type { EaterId } from '../log/entry'
@@ -16,8 +17,6 @@ import { ajarFor, finding, type Finding, type GateState, type JudgeContext } fro
 
 /** Hours that must lie between a first taste and an ordinary portion. */
 const FIRST_TASTE_WAIT_MINUTES = 12 * 60
-/** Half a gram: what a kitchen scale rounds away. */
-const SCALE_g = 0.5
 
 /** What one eater may have of this food now, and why not more. */
 export interface EaterVerdict {

@@ -1,3 +1,4 @@
+import { SCALE_g } from '../quantity/scale'
 import { steepsToDrink } from '../treatment/drink'
 import { freshnessOf, packFreshness } from '../freshness/freshness'
 import { COLD_AT_MOST_C, HOT_AT_LEAST_C } from '../freshness/lifeLimits'
@@ -24,16 +25,16 @@ import {
   withoutCapital,
 } from '../quantity/format'
 import { minutesBetween, type Instant } from '../quantity/instant'
-import { strayAgainst, straysDue } from '../lot/strays'
+import { STRAY_BROKEN_UP, strayAgainst, straysDue } from '../lot/strays'
 import { lotUse } from '../treatment/batchUse'
 import { leftoverChoices } from '../treatment/leftovers'
 import {
   protocolOf,
   TIMER_SLACK_MINUTES,
   treatmentProgress,
+  tooThin,
   type StepProgress,
   type TreatmentProgress,
-  tooThin,
 } from '../treatment/progress'
 import { removalOf } from '../take/removal'
 import { PURPOSE_WORDS, PURPOSES, purposesOf } from '../take/setAside'
@@ -78,7 +79,6 @@ export interface Refusal {
 
 /** Clocks of one kitchen may differ by this much. */
 const CLOCK_SKEW_MINUTES = 1
-const SCALE_g = 0.5
 
 const IN_FUTURE = 'That moment is still to come. Give a time that has passed.'
 
@@ -550,7 +550,7 @@ function checkLotEntry(
         ? OK
         : no('pack', 'There is no such pack of this lot with something left in it.')
     case 'strays-sorted':
-      if (lot.strays.brokenUp) return no('lot', strayAgainst(lot, context.book) ?? '')
+      if (lot.strays.brokenUp) return no('lot', STRAY_BROKEN_UP)
       if (!straysDue(lot, context.book)) return no('lot', 'No stray was reported in this lot.')
       return entry.found < lot.strays.pending
         ? no(

@@ -1,3 +1,4 @@
+import { SCALE_g } from '../quantity/scale'
 import type { Allergen } from '../flora/allergens'
 import type { Goal, Store } from '../flora/taxon'
 import type { Part, Stage } from '../flora/vocabulary'
@@ -541,8 +542,6 @@ export function withFlow(lot: LotState, flow: MassFlow): LotState {
   const rounded = flow.mass_g > lot.mass_g && flow.mass_g <= lot.mass_g + SCALE_g
   return { ...lot, mass_g, plant_g, flows: [...lot.flows, rounded ? { ...flow, mass_g: lot.mass_g } : flow] }
 }
-/** Half a gram: what a kitchen scale rounds away. */
-const SCALE_g = 0.5
 
 /** The first cutting happens once; it is known since the first of all cuttings was written down. */
 export function withFirstCut(

@@ -12,10 +12,12 @@ export function straysDue(lot: LotState, book: BookState): boolean {
   return isUnsorted(lot) || kinWithStrays(lot, book).length > 0
 }
 
+/** Why a lot is gone through no more. */
+export const STRAY_BROKEN_UP = 'A stray is broken up in it, and no sorting finds all of it again: throw the lot away.'
+
 /** Why nothing is done with a lot that would spread a stray in it; undefined where none is in question. */
 export function strayAgainst(lot: LotState, book: BookState): string | undefined {
-  if (lot.strays.brokenUp)
-    return 'A stray is broken up in it, and no sorting finds all of it again: throw the lot away.'
+  if (lot.strays.brokenUp) return STRAY_BROKEN_UP
   return straysDue(lot, book)
     ? 'A stray was found: go through all of it leaf by leaf, and note the count, before anything is cut, heated or mixed.'
     : undefined

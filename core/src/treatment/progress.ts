@@ -1,3 +1,4 @@
+import { SCALE_g } from '../quantity/scale'
 import type { CriticalLimit, Goal, Protocol, Step, Use } from '../flora/taxon'
 import { saltShares } from '../keep/steady'
 import { elevationAt, type HouseState } from '../log/houseState'
@@ -48,8 +49,6 @@ export interface BathProgress {
 
 /** Assumed moisture of a fresh part where the record has none [planning value: leafy greens]. */
 const FRESH_MOISTURE = 0.9
-/** Half a gram: what a kitchen scale rounds away. */
-const SCALE_g = 0.5
 
 /** A bath of eight hours is one of seven hours and fifty-nine: what a click takes is let go. */
 const BATH_SLACK_MINUTES = 1

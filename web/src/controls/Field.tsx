@@ -35,6 +35,7 @@ export function TextField({
   value,
   onChange,
   maxLength,
+  placeholder,
   hint,
   error,
   onEnter,
@@ -42,7 +43,8 @@ export function TextField({
   label: string
   value: string
   onChange: (text: string) => void
-  maxLength: number
+  maxLength?: number
+  placeholder?: string
   hint?: ReactNode
   error?: string | undefined
   onEnter?: () => void
@@ -54,7 +56,8 @@ export function TextField({
           id={id}
           aria-describedby={describedBy}
           size="large"
-          maxLength={maxLength}
+          {...(maxLength === undefined ? {} : { maxLength })}
+          {...(placeholder === undefined ? {} : { placeholder })}
           value={value}
           onChange={(event) => onChange(event.target.value)}
           {...(onEnter === undefined ? {} : { onPressEnter: onEnter })}

@@ -8,11 +8,11 @@ import {
   UPSTREAM,
   withCapital,
 } from '@ellop/core'
-import { Checkbox, Input, Select } from 'antd'
+import { Checkbox, Select } from 'antd'
 import type { ReactNode } from 'react'
 import { Choice } from '../controls/Choice'
 import { useJudgeContext } from '../book/bookStore'
-import { Field, NumberField } from '../controls/Field'
+import { Field, NumberField, TextField } from '../controls/Field'
 import { PlantSelect } from '../controls/PlantSelect'
 import type { GroundDraft, Neighbour } from './draft'
 import { MONTHS } from './words'
@@ -39,7 +39,7 @@ const MAY = [
 const FIELDS: { readonly [Fact in keyof GroundNote]?: (props: FieldsProps) => ReactNode } = {
   permission: ({ draft, onChange }) => (
     <>
-      <Line
+      <TextField
         label="Leave to pick here, from"
         hint="The owner, the parish, yourself. That nobody minds is not leave."
         value={draft.from}
@@ -272,7 +272,7 @@ const FIELDS: { readonly [Fact in keyof GroundNote]?: (props: FieldsProps) => Re
         )}
       </Field>
       {draft.leftAlone !== undefined && draft.leftAlone.length > 0 && (
-        <Line
+        <TextField
           label="For whom or what"
           hint="Such as nests, spawning fish, early bloom."
           value={draft.leftAloneFor}
@@ -387,35 +387,6 @@ function Several<T extends string>({
   )
 }
 
-function Line({
-  label,
-  hint,
-  value,
-  onChange,
-  placeholder,
-}: {
-  label: string
-  hint?: string
-  value: string
-  onChange: (text: string) => void
-  placeholder?: string
-}) {
-  return (
-    <Field label={label} hint={hint}>
-      {(id, describedBy) => (
-        <Input
-          id={id}
-          aria-describedby={describedBy}
-          size="large"
-          placeholder={placeholder}
-          value={value}
-          onChange={(event) => onChange(event.target.value)}
-        />
-      )}
-    </Field>
-  )
-}
-
 function DayLine(props: { label: string; hint?: string; value: string; onChange: (text: string) => void }) {
-  return <Line hint="Year-month-day" placeholder="2024-06-14" {...props} />
+  return <TextField hint="Year-month-day" placeholder="2024-06-14" {...props} />
 }

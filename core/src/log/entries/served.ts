@@ -1,3 +1,4 @@
+import { SCALE_g } from '../../quantity/scale'
 import { withFlow, type LotState, type PackState, type Portion } from '../../lot/lotState'
 import type { Instant } from '../../quantity/instant'
 import type { EntryBase, EntryDef, LotId, PackId } from '../entry'
@@ -24,9 +25,6 @@ export const served: EntryDef<Served, LotState> = {
       : takenFromPack(told, pack, mass_g, at)
   },
 }
-
-/** Less than this of a container is none of it: what a scale rounds away. */
-const SCALE_g = 0.5
 
 /** What is left in the container of a pack that is not full, g; 0 where all are. */
 export function broken_g({ packed_g, containers, mass_g }: PackState): number {
