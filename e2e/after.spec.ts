@@ -111,7 +111,7 @@ test('a nut in the dish: who must not have it is told at the table, the others a
   await follow(page, '/table')
   await choose(page, 'What', 'fresh, lot 27-009')
   await expect(page.locator('.eaters li', { hasText: 'Oswin' })).toContainText(
-    'noted without nut allergy since Sun 16 May 2027',
+    'Noted without nut allergy since Sun 16 May 2027',
   )
 })
 

@@ -5,5 +5,6 @@ export function saveFile(content: string, type: string, name: string): void {
   link.href = url
   link.download = name
   link.click()
-  URL.revokeObjectURL(url)
+  // A browser may come to read it after the click has returned.
+  setTimeout(() => URL.revokeObjectURL(url), 60_000)
 }
