@@ -571,6 +571,7 @@ describe('if somebody is ill', () => {
         struck: true,
         plants: [{ name: 'Ramsons', part: 'leaf', lot: 'A', patch: 'Wall' }],
       },
+      { eater: 'Ann', dish: 'a taste' },
     ])
     expect(report.eaten[0]?.plants[0]?.mistakenFor.map(({ scientificName }) => scientificName)).toContain(
       'Colchicum autumnale',
@@ -578,7 +579,7 @@ describe('if somebody is ill', () => {
     expect(report.opened).toMatchObject([{ pack: 'p' }])
     pen.wait(60 * 80)
     expect(illnessReport(pen.log, pen.catalogue, pen.now, 72).eaten).toEqual([])
-    expect(illnessReport(pen.log, pen.catalogue, pen.now, 720).eaten).toHaveLength(1)
+    expect(illnessReport(pen.log, pen.catalogue, pen.now, 720).eaten).toHaveLength(2)
   })
   it('answers from half-filled records', () => {
     const pen = new Pen()

@@ -1,14 +1,19 @@
+import type { Store } from '../flora/taxon'
 import type { BookState } from '../log/fold'
 import type { Illness } from '../log/houseState'
 import type { EaterId } from '../log/entry'
 import { rootsOf } from '../lot/kin'
-import { isBegun, type LotState } from '../lot/lotState'
+import type { LotState } from '../lot/lotState'
 import { minutesBetween, type Instant } from '../quantity/instant'
+import { hadOf, type Had } from './hadOf'
 
 /** Food may make ill so long after it was eaten: what was eaten in these hours is held [planning value: most poisons of plants and most germs of food show by then]. */
 export const ILL_AFTER_AT_MOST_h = 72
+/** What was kept moist and without air may hold a poison that shows only after ten days (World Health Organization, 2023, fact sheet "Botulism": 4 h to 8 days; a planning value above it). */
+export const ILL_AFTER_STORE_AT_MOST_h = 240
+const STORES_WITHOUT_AIR: readonly Store[] = ['chilled', 'oiled', 'salted', 'soured', 'sugared']
 
-/** An illness, and a dish of the same food that the ill one had before it. */
+/** An illness, and what the ill one had of the same food before it. */
 export interface IllAfter {
   readonly illness: Illness
   readonly dish: string
@@ -26,33 +31,29 @@ export function illAfter(lot: LotState, book: BookState): readonly IllAfter[] {
   })
 }
 
-/** What the ill one ate in the hours before, latest first, with the pickings it came from and who else had of it. */
+/** What the ill one had in the time before, latest first, with the pickings it came from. */
 function eatenBefore({ eater, at }: Illness, { lots }: BookState) {
   return [...lots.values()]
     .flatMap((lot) =>
-      lot.servings
-        .filter((serving) => {
-          const before_h = minutesBetween(serving.at, at) / 60
-          return (
-            before_h >= 0 && before_h <= ILL_AFTER_AT_MOST_h && serving.portions.some((each) => each.eater === eater)
-          )
+      hadOf(lot)
+        .filter((had) => {
+          const before_h = minutesBetween(had.at, at) / 60
+          return had.eaters.includes(eater) && before_h >= 0 && before_h <= illWithin_h(had)
         })
-        .map((serving) => ({
-          dish: serving.dish,
-          at: serving.at,
-          from: rootsOf(isBegun(serving.lotThen) ? serving.lotThen : lot),
-        })),
+        .map((had) => ({ dish: had.dish, at: had.at, from: rootsOf(had.food) })),
     )
     .sort((a, b) => (a.at < b.at ? 1 : -1))
 }
 
-/** Everybody else who ate of the same pickings as somebody who is ill, whenever: each is to be asked. */
+const illWithin_h = ({ stores }: Had) =>
+  stores.some((store) => STORES_WITHOUT_AIR.includes(store)) ? ILL_AFTER_STORE_AT_MOST_h : ILL_AFTER_AT_MOST_h
+
+/** Everybody else who had of the same pickings as somebody who is ill, whenever: each is to be asked. */
 export function alsoAte(illness: Illness, book: BookState): readonly EaterId[] {
   const suspect = new Set(eatenBefore(illness, book).flatMap(({ from }) => from))
-  const eaters = [...book.lots.values()].flatMap((lot) =>
-    lot.servings
-      .filter(({ lotThen }) => rootsOf(isBegun(lotThen) ? lotThen : lot).some((root) => suspect.has(root)))
-      .flatMap(({ portions }) => portions.map(({ eater }) => eater)),
-  )
+  const eaters = [...book.lots.values()]
+    .flatMap(hadOf)
+    .filter(({ food }) => rootsOf(food).some((root) => suspect.has(root)))
+    .flatMap((had) => had.eaters)
   return [...new Set(eaters)].filter((eater) => eater !== illness.eater)
 }

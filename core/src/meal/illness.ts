@@ -4,16 +4,22 @@ import type { Entry } from '../log/entries'
 import type { BookLog } from '../log/fold'
 import { strandsOf, type LotState } from '../lot/lotState'
 import { fromMs, HOUR_ms, toMs, type Instant } from '../quantity/instant'
+import { isDrink } from '../treatment/drink'
+import { A_BITE, A_TASTE } from './hadOf'
+import { addedTo } from './inTheBowl'
 
 /** What somebody ate, as whoever helps must know it. */
 export interface EatenLine {
   readonly at: Instant
   readonly eater: string
   readonly dish: string
-  readonly mass_g: number
-  /** The serving was struck out since: it is told all the same. */
+  /** As it was served; null for a taste or a bite. */
+  readonly amount: { readonly mass_g: number; readonly drink: boolean } | null
+  /** The entry was struck out since: it is told all the same. */
   readonly struck: boolean
   readonly plants: readonly EatenPlant[]
+  /** What else was in it, by the names that the cook gave. */
+  readonly alsoIn: readonly string[]
 }
 
 export interface EatenPlant {
@@ -41,17 +47,20 @@ export function illnessReport(log: BookLog, catalogue: Catalogue, now: Instant, 
   const since = fromMs(toMs(now) - hours * HOUR_ms)
   const recent = log.order.filter(({ at }) => at >= since && at <= now).toReversed()
   const eaten = recent.flatMap((entry) => {
-    if (entry.type !== 'served') return []
-    const lot = log.state.lots.get(entry.lot)
-    const served = lot?.servings.find((serving) => serving.entry === entry.id)
-    const plants = plantsOf(served?.lotThen ?? lot, entry.lot, log, catalogue)
-    return entry.portions.map(({ eater, mass_g }): EatenLine => ({
+    const had = hadBy(entry)
+    if (had === undefined) return []
+    const lot = log.state.lots.get(had.lot)
+    const food = lot?.servings.find((serving) => serving.entry === entry.id)?.lotThen ?? lot
+    const plants = plantsOf(food, had.lot, log, catalogue)
+    const added = food === undefined ? [] : addedTo(food).filter(({ at }) => at <= entry.at)
+    return had.of.map(({ eater, mass_g }): EatenLine => ({
       at: entry.at,
       eater: log.state.house.eaters[eater]?.name ?? eater,
-      dish: entry.dish,
-      mass_g,
+      dish: had.dish,
+      amount: mass_g === null ? null : { mass_g, drink: food !== undefined && isDrink(food) },
       struck: log.amendments.struck.has(entry.id),
       plants,
+      alsoIn: [...new Set(added.map(({ name }) => name))],
     }))
   })
   const opened = recent.flatMap((entry) =>
@@ -60,6 +69,20 @@ export function illnessReport(log: BookLog, catalogue: Catalogue, now: Instant, 
       : [],
   )
   return { since, eaten, opened }
+}
+
+/** Who had what by an entry; undefined for one by which nobody had anything. */
+function hadBy(entry: Entry) {
+  switch (entry.type) {
+    case 'served':
+      return { lot: entry.lot, dish: entry.dish, of: entry.portions }
+    case 'tasted':
+      return { lot: entry.lot, dish: A_TASTE, of: [{ eater: entry.taster, mass_g: null }] }
+    case 'plants-scored':
+      return { lot: entry.lot, dish: A_BITE, of: [{ eater: entry.taster, mass_g: null }] }
+    default:
+      return undefined
+  }
 }
 
 /** The plants in a lot; where its weighing in was struck out, as that entry said. */

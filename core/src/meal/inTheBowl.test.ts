@@ -8,14 +8,11 @@ import { storedAs } from '../freshness/storedAs'
 import { eaterVerdict } from '../gates/plate'
 import { groundAt } from '../ground/ofPatch'
 import { doNow } from '../lot/doNow'
-import { heldFood } from '../lot/held'
-import { foodReach } from '../lot/reach'
 import { isStopped } from '../lot/stopped'
 import { isDrink, steepsToDrink } from '../treatment/drink'
 import type { Saying } from '../log/stamp'
 import { bringIn, CLEAN, cook, household, load, Pen } from '../test/pen'
 import { bringInKind, creeper, makeSafeKind, meetAll, tasteOf } from '../test/plants'
-import { alsoAte } from './illHold'
 import { eatenBy, plantsServed } from './eaten'
 
 const opened = () => meetAll(household(new Pen()))
@@ -260,47 +257,6 @@ describe('who tastes', () => {
     expect(taste('cy')).toBe('Cy: allergies not asked yet. Ask first, then taste.')
     expect(taste('nobody')).toMatch(/^Say who tastes/)
     expect(taste('di', (pen) => { eater(pen, { sensitivities: ['nut-allergy'] }); add(pen, 'cashews') })).toMatch(/must not eat this/) // prettier-ignore
-  })
-})
-
-describe('somebody feels ill', () => {
-  const ill = (pen: Pen, who = 'ann') => pen.write({ type: 'felt-ill', eater: who, symptoms: 'cramps' })
-  it('and what they ate of is held, with its kin and its packs, for everybody, until it was not the food', () => {
-    const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
-    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'frozen', mass_g: 100, containers: 1, storeTemp_C: -19 })
-    pen.write({ type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 100, why: 'x' })
-    makeSafeKind(bringInKind(pen, 'nettle', 'C'), 'nettle', 'C')
-    eater(pen, {})
-    for (const who of ['ann', 'di']) expect(serve(pen, 'A', 10, who)).toBe('taken')
-    pen.wait(60)
-    ill(pen)
-    expect(serve(pen, 'B', 5, 'di')).toMatch(/Ann felt ill after eating of the same picking \(soup\)/)
-    expect(heldFood(pen.context).packs).toMatchObject([{ pack: 'p' }])
-    expect(serve(pen, 'C', 5, 'di')).toBe('taken')
-    expect(pen.log.state.house.ill.map((each) => alsoAte(each, pen.log.state))).toEqual([['di']])
-    pen.write({ type: 'ill-explained', eater: 'ann', why: 'Dr Moor: a cold' })
-    expect(serve(pen, 'B', 5, 'di')).toBe('taken')
-    expect(heldFood(pen.context).packs).toEqual([])
-  })
-  it('days later, it is not put down to what was eaten before', () => {
-    const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
-    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'frozen', mass_g: 100, containers: 1, storeTemp_C: -19 })
-    serve(pen, 'A', 10)
-    pen.wait(60 * 24 * 4)
-    ill(pen)
-    expect(heldFood(pen.context).packs).toEqual([])
-  })
-  it('and a taste that was wrong after serving names everybody who ate; what was made of it is told at once', () => {
-    const pen = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
-    serve(pen, 'A', 10)
-    pen.write({ type: 'packed', lot: 'A', pack: 'p', store: 'frozen', mass_g: 100, containers: 1, storeTemp_C: -19 })
-    pen.write({ type: 'tasted', lot: 'A', taster: 'cy', bitter: 0, astringent: 0, crumb: false, accepts: false, alarm: 'numbness' }) // prettier-ignore
-    expect(heldFood(pen.context).servings).toMatchObject([{ dish: 'soup', eaters: ['ann'], gates: ['identity'] }])
-    expect(isStopped(pen.lot(), pen.context)).toBe(true)
-    expect(foodReach(pen.lot(), pen.log.state)).toMatchObject({
-      packs: [{ pack: 'p' }],
-      servings: [{ eaters: ['ann'] }],
-    })
   })
 })
 

@@ -19,7 +19,7 @@ import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
 import '../freshness/freshness.css'
 import { CallNow } from './CallNow'
-import { formatMass } from '../units/units'
+import { formatMass, formatVolume } from '../units/units'
 
 const SPANS = [
   { value: '72', label: 'last 72 hours' },
@@ -52,7 +52,7 @@ export function IllPlace() {
         </p>
       ) : (
         <table className="eaten">
-          <caption>Eaten, latest first; struck entries too</caption>
+          <caption>Eaten and tasted, latest first; struck entries too</caption>
           <thead>
             <tr>
               <th scope="col">When</th>
@@ -91,6 +91,7 @@ export function IllPlace() {
 }
 
 function EatenRow({ line, timeZone }: { line: EatenLine; timeZone: string }) {
+  const { amount } = line
   return (
     <tr>
       <td>
@@ -98,9 +99,11 @@ function EatenRow({ line, timeZone }: { line: EatenLine; timeZone: string }) {
       </td>
       <th scope="row">{line.eater}</th>
       <td>
-        {line.dish}, {formatMass(line.mass_g)}
+        {line.dish}
+        {amount === null ? null : `, ${(amount.drink ? formatVolume : formatMass)(amount.mass_g)}`}
         {line.struck && <span className="tag">struck out since</span>}
         <Plants plants={line.plants} />
+        {line.alsoIn.length > 0 && <p>with {formatList(line.alsoIn)}</p>}
       </td>
       <td>
         <Doubles plants={line.plants} />
