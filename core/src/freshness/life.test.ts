@@ -309,6 +309,17 @@ describe('the clock of a leach', () => {
     expect(new Story('acorn').bath(0, 5, 8).life(3 * DAY).over?.cause).toEqual({ of: 'bath', since: at(0), atMost_min: 2 * DAY }) // prettier-ignore
     expect(new Story('acorn').bath(0, 5, 8).life(2 * DAY).over).toBeNull()
   })
+  it('ends for a part that is split off or packed: it lies in no water any more, and the rest does', () => {
+    const story = new Story('acorn').bath(0, 5, 8).do(2 * HOUR, { type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 100, why: 'x' }) // prettier-ignore
+    expect(story.over('B')).toEqual([2 * HOUR + DAY, 'warm'])
+    expect(story.over('A')).toEqual([2 * DAY, 'bath'])
+    const stored = new Story('acorn')
+      .bath(0, 5, 8)
+      .pack(2 * HOUR, 'frozen')
+      .open(10 * DAY)
+    expect(stored.pen.lot('B').baths.map(({ endedAt }) => endedAt)).toEqual([at(2 * HOUR)])
+    expect(stored.over('B')).toEqual([11 * DAY, 'warm'])
+  })
   it('leaves wet meal, which bears a day of warmth before the next bath or the fire', () => {
     const out = () => new Story('acorn').bath(0, 5, 8).bath(8 * HOUR, 5, null)
     expect(out().life(10 * HOUR)).toMatchObject({

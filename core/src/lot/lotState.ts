@@ -469,6 +469,13 @@ export function partOf(lot: LotState, id: LotId, code: string, origin: Origin): 
   }
 }
 
+/** The lot lifted out of the water that it lay in, if it lay in any. */
+export function outOfWater(lot: LotState, at: Instant): LotState {
+  return lot.baths.some(({ endedAt }) => endedAt === null)
+    ? { ...lot, baths: lot.baths.map((bath) => (bath.endedAt === null ? { ...bath, endedAt: at } : bath)) }
+    : lot
+}
+
 /** When a lot last came out of a store; null where it never was in one. */
 export function outOfStoreAt({ stays }: LotState): Instant | null {
   return stays.at(-1)?.until ?? null

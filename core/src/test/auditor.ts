@@ -195,6 +195,11 @@ function replay(entries: readonly Entry[]): World {
         happen(bowl, { t, what: 'put', where })
         break
       }
+      case 'tasted':
+        // Too little to be a portion, and enough to have had of it.
+        for (const { root, life } of bowl?.grams ?? [])
+          world.eaten.push({ who: entry.taster, root, kind: kindOf(life), raw_g: 0, at: t })
+        break
       case 'cut-up':
         happen(bowl, { t, what: entry.how === 'soaked' ? 'wet' : 'cut' })
         break

@@ -1,4 +1,4 @@
-import { withFirstCut, type LotState } from '../../lot/lotState'
+import { outOfWater, withFirstCut, type LotState } from '../../lot/lotState'
 import type { EntryBase, EntryDef, LotId } from '../entry'
 
 /** Water poured off, and fresh water poured on (or not, at the last). The first one begins the first bath. */
@@ -13,9 +13,9 @@ export interface BathChanged extends EntryBase {
 
 export const bathChanged: EntryDef<BathChanged, LotState> = {
   apply(lot, { id, at, noted, protocol, step, fresh }) {
-    const ended = lot.baths.map((bath) => (bath.endedAt === null ? { ...bath, endedAt: at } : bath))
+    const out = outOfWater(lot, at)
     const begun =
       fresh === null ? [] : [{ entry: id, protocol, step, ...fresh, lotMass_g: lot.mass_g, begunAt: at, endedAt: null }]
-    return { ...withFirstCut(lot, { at, noted }), baths: [...ended, ...begun] }
+    return { ...withFirstCut(out, { at, noted }), baths: [...out.baths, ...begun] }
   },
 }

@@ -1,5 +1,5 @@
 import type { Store } from '../../flora/taxon'
-import { withFlow, type LotState } from '../../lot/lotState'
+import { outOfWater, withFlow, type LotState } from '../../lot/lotState'
 import type { EntryBase, EntryDef, LotId, PackId } from '../entry'
 
 /** Part of the lot goes into store. The pack keeps the treatment that the lot had at that moment. */
@@ -16,7 +16,7 @@ export interface Packed extends EntryBase {
 export const packed: EntryDef<Packed, LotState> = {
   apply(lot, { at, pack, store, mass_g, containers, storeTemp_C }) {
     const rest = withFlow(lot, { at, what: 'packed', mass_g, to: store })
-    const made = { id: pack, at, store, packed_g: mass_g, mass_g, containers, storeTemp_C, lotThen: lot }
-    return { ...rest, packs: [...lot.packs, { ...made, readings: [], openedAt: null }] }
+    const made = { id: pack, at, store, packed_g: mass_g, mass_g, containers, storeTemp_C }
+    return { ...rest, packs: [...lot.packs, { ...made, readings: [], openedAt: null, lotThen: outOfWater(lot, at) }] }
   },
 }
