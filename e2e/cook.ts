@@ -76,6 +76,14 @@ export async function choose(page: Page, label: string, option: string): Promise
   }).toPass({ timeout: 30_000 })
 }
 
+/** Leaves a dialog by the keyboard: a list that is still folding up in it takes the first key for itself. */
+export async function leave(page: Page, dialog: Locator): Promise<void> {
+  await expect(async () => {
+    await page.keyboard.press('Escape')
+    await expect(dialog).toBeHidden({ timeout: 2000 })
+  }).toPass({ timeout: 15_000 })
+}
+
 export async function weighIn(
   page: Page,
   { plant = 'Nettle · Urtica dioica', part = 'tops, young', patch = 'Beck wall', grams = '1240' } = {},

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { boilLoad, hold, openDemo, tellNettle, weighIn } from './cook'
+import { boilLoad, hold, leave, openDemo, tellNettle, weighIn } from './cook'
 
 test('bad input gets one clear sentence, keeps what was typed and changes nothing stored', async ({ page }) => {
   await openDemo(page, '/notebook')
@@ -14,18 +14,15 @@ test('bad input gets one clear sentence, keeps what was typed and changes nothin
   await dialog.getByRole('button', { name: 'Weigh in' }).click()
   await expect(refusal).toHaveText('“a basketful” is not a number. Write it like 12.5 or 12,5.')
   await expect(dialog.getByLabel('Weight as picked')).toHaveValue('a basketful')
-  await page.keyboard.press('Escape')
-  await expect(dialog).toBeHidden()
+  await leave(page, dialog)
 
   await weighIn(page, { part: 'tops, flowering' })
   await expect(refusal).toContainText('Once the flower strings hang the leaves are gritty')
   await expect(refusal).toContainText('Instead: young tops from a stand mown in early summer')
-  await page.keyboard.press('Escape')
-  await expect(dialog).toBeHidden()
+  await leave(page, dialog)
   await weighIn(page, { plant: "Dog's mercury", part: 'tops, any' })
   await expect(refusal).toContainText('Mercurialis perennis is not food.')
-  await page.keyboard.press('Escape')
-  await expect(dialog).toBeHidden()
+  await leave(page, dialog)
   await page.keyboard.press('7')
   await expect(entries).toHaveText(stored ?? '')
 
