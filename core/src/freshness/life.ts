@@ -1,3 +1,4 @@
+import { stepOf } from '../flora/stepOf'
 import type { StoreRule, Use } from '../flora/taxon'
 import { discardBy, storeRule } from '../keep/storage'
 import type { BathFact, LotState, PackState, Stay, StepRun, StoreReading } from '../lot/lotState'
@@ -6,7 +7,6 @@ import { lotUse } from '../treatment/batchUse'
 import { isHeated } from '../treatment/tongue'
 import { treatmentProgress } from '../treatment/progress'
 import {
-  BATH_AT_MOST,
   CUT_KEEPS_days,
   COLD_AT_MOST_C,
   COLD_KEEPS_days,
@@ -16,6 +16,7 @@ import {
   ONCE_OPENED_days,
   rawKeeping,
   RUNNING_AT_MOST_min,
+  stillBathAtMost_min,
   STEP_LEAST_min,
   STEP_OVERRUN,
   WARM_AT_MOST_min,
@@ -74,8 +75,7 @@ export function lifeOf(lot: LotState, context: LifeContext): Life {
 /** The life of what is in a pack, as of now, were it taken out now. */
 export function packLife(pack: PackState, context: LifeContext): Life {
   const before = courseOf(pack.lotThen, { ...context, now: pack.at })
-  const until = context.now < pack.at ? pack.at : context.now
-  return throughStore(before.life, { ...pack, from: pack.at, until }, before, context)
+  return throughStore(before.life, { ...pack, from: pack.at, until: context.now }, before, context)
 }
 
 export interface Course {
@@ -90,7 +90,7 @@ export function courseOf(lot: LotState, context: LifeContext): Course {
   const { now } = context
   const use = lotUse(lot, context.catalogue)
   const keeping = rawKeeping(use)
-  const start = lot.joined.length > 0 ? together(lot, context) : picked(lot, now)
+  const start = together(lot, context) ?? picked(lot, now)
   let life = start.life
   let at = start.at
   let place: Where = 'warm'
@@ -103,6 +103,8 @@ export function courseOf(lot: LotState, context: LifeContext): Course {
   }
   for (const happening of happenings) {
     passTo(happening.at)
+    // What is past its life stays past it, whatever is done to it.
+    if (life.over !== null) break
     switch (happening.what) {
       case 'placed':
         place = happening.where
@@ -155,7 +157,7 @@ export function courseOf(lot: LotState, context: LifeContext): Course {
     }
     ground = inside.bath || inside.steps > 0 ? 'still' : place
   }
-  passTo(now < at ? at : now)
+  passTo(now)
   return { life, where: ground, use, keeping }
 }
 
@@ -167,26 +169,22 @@ function picked({ weighedIn }: LotState, now: Instant): { readonly life: Life; r
 
 const NEW = { warm_min: 0, limp: 0, raw: 0, end: null, wasFrozen: false, thawedRaw: false, over: null } as const
 
-/** A batch is as far gone as the furthest of its parts, as they were when they were joined. */
-function together(lot: LotState, context: LifeContext): { readonly life: Life; readonly at: Instant } {
+/** A batch is as far gone as the furthest of its parts, as they were when they were joined; undefined for what is no batch. */
+function together(lot: LotState, context: LifeContext): { readonly life: Life; readonly at: Instant } | undefined {
   const parts = lot.joined.map(({ lotThen, at }) => ({ life: lifeOf(lotThen, { ...context, now: at }), at }))
   const lives = parts.map(({ life }) => life)
   const [first] = lives
-  if (first === undefined) return picked(lot, context.now)
+  if (first === undefined) return undefined
   const kinds = new Set(lives.map(({ kind }) => kind))
   // What keeps by being dry, sour or sweet keeps no longer with something moist among it.
   const kind: LifeKind = kinds.size === 1 ? first.kind : 'moist'
   const earliest = (endings: readonly (Ending | null)[]) =>
     endings.reduce((a, b) => (a === null ? b : b === null ? a : b.at < a.at ? b : a), null)
   return {
-    at:
-      parts
-        .map(({ at }) => at)
-        .sort()
-        .at(-1) ?? context.now,
+    at: parts.reduce((latest, { at }) => (at > latest ? at : latest), first.madeAt),
     life: {
       kind,
-      madeAt: lives.map(({ madeAt }) => madeAt).sort()[0] ?? first.madeAt,
+      madeAt: lives.reduce((earliest, { madeAt }) => (madeAt < earliest ? madeAt : earliest), first.madeAt),
       warm_min: Math.max(...lives.map(({ warm_min }) => warm_min)),
       limp: Math.max(...lives.map(({ limp }) => limp)),
       raw: Math.max(...lives.map(({ raw }) => raw)),
@@ -268,16 +266,15 @@ function bathHappenings(bath: BathFact, now: Instant, use: Use | undefined): rea
 }
 
 /** How long food may lie in a bath: each one has a limit of its own. */
-export function bathAtMost({ protocol, step, temp_C }: BathFact, use: Use | undefined): number {
-  const of = use?.protocols.find(({ name }) => name === protocol)?.steps[step]
-  if (of?.op === 'leach-running') return Math.max(RUNNING_AT_MOST_min, of.minutes?.high ?? 0)
-  if (temp_C !== null && temp_C >= HOT_AT_LEAST_C) return STEP_LEAST_min.heat
-  const shelf = BATH_AT_MOST.find(({ upTo_C }) => temp_C !== null && temp_C <= upTo_C)
-  return (shelf ?? BATH_AT_MOST[BATH_AT_MOST.length - 1])?.minutes ?? 0
+export function bathAtMost(bath: BathFact, use: Use | undefined): number {
+  const step = stepOf(use, bath)
+  return step?.op === 'leach-running'
+    ? Math.max(RUNNING_AT_MOST_min, step.minutes?.high ?? 0)
+    : stillBathAtMost_min(bath.temp_C)
 }
 
 function runHappenings(run: StepRun, now: Instant, use: Use | undefined): readonly Happening[] {
-  const step = use?.protocols.find(({ name }) => name === run.protocol)?.steps[run.step]
+  const step = stepOf(use, run)
   const op = step?.op ?? ''
   const least_min = ownTime(op)
   // What is done by hand in a moment is no time apart: the food stands in the kitchen.
@@ -311,7 +308,7 @@ const SOURS: readonly string[] = ['ferment', 'infuse-vinegar']
 /** A seed as ripe as this holds too little water for anything to grow when it is milled [planning value: below a fifth]. */
 const DRY_MOISTURE = 0.2
 function isDryAsPicked(use: Use | undefined): boolean {
-  return use !== undefined && (use.moisture === undefined ? use.part === 'seed' : use.moisture.high <= DRY_MOISTURE)
+  return (use?.moisture?.high ?? 1) <= DRY_MOISTURE
 }
 
 /** The least that is let pass before a step that takes its time counts as forgotten; undefined for what is done in a moment. */
@@ -340,21 +337,15 @@ function makings(lot: LotState, use: Use | undefined, context: LifeContext): rea
     )
   const byStep = steps.flatMap(({ protocol, step, index, met, missed }): readonly Happening[] => {
     const bad = new Set(missed.map(({ run }) => run.entry))
-    const done = lot.runs.filter(
-      (run) =>
-        run.protocol === protocol.name &&
-        run.step === index &&
-        run.done !== null &&
-        run.done.at <= context.now &&
-        !bad.has(run.entry),
-    )
-    const ends = done.flatMap((run) => run.done?.at ?? []).sort()
-    const [first, last] = [ends[0], ends.at(-1)]
+    const good = lot.runs.filter((run) => run.protocol === protocol.name && run.step === index && !bad.has(run.entry))
+    const ends = good.flatMap(endOf).sort()
+    const [first] = ends
     // Half done it was heated all the same: wilted, wet and not made safe, it keeps no better than what was cut.
     const halfDone = isHeated(step.op)
-      ? missed.flatMap(({ run }): Happening[] => (run.done === null ? [] : [{ what: 'heated', at: run.done.at }]))
+      ? missed.flatMap(({ run }) => endOf(run)).map((at): Happening => ({ what: 'heated', at }))
       : []
-    if (first === undefined || last === undefined) return halfDone
+    if (first === undefined) return halfDone
+    const last = ends.at(-1) ?? first
     if (isHeated(step.op))
       return [
         ...halfDone,
@@ -369,6 +360,11 @@ function makings(lot: LotState, use: Use | undefined, context: LifeContext): rea
   return [...byStep, ...steady]
 }
 
+/** When a load came out; none while it is in. */
+function endOf({ done }: StepRun): readonly Instant[] {
+  return done === null ? [] : [done.at]
+}
+
 /** Time passes: minutes, days and ends are held against what there is of life. */
 function passed(life: Life, from: Instant, to: Instant, where: Where, keeping: RawKeeping): Life {
   if (life.over !== null || to <= from) return life
@@ -377,18 +373,18 @@ function passed(life: Life, from: Instant, to: Instant, where: Where, keeping: R
   const rate = (days: { readonly warm: number; readonly cold: number }) =>
     where === 'warm' ? 1 / days.warm : where === 'cold' ? 1 / days.cold : 0
   const fresh = life.kind === 'raw' || life.kind === 'moist'
-  const perMin = fresh ? rate(keeping.unsafe) / 1440 : 0
+  const [rawPerMin, limpPerMin] = fresh ? [rate(keeping.unsafe) / 1440, rate(keeping.limp) / 1440] : [0, 0]
   const next: Life = {
     ...life,
     warm_min: life.warm_min + (where === 'warm' && most_min !== undefined ? min : 0),
-    raw: perMin === 0 ? life.raw : life.raw + perMin * min,
-    limp: fresh && perMin > 0 ? life.limp + (rate(keeping.limp) / 1440) * min : life.limp,
+    raw: life.raw + rawPerMin * min,
+    limp: life.limp + limpPerMin * min,
   }
   const crossed = [
     ...(most_min !== undefined && next.warm_min > most_min
       ? [{ at: plusMinutes(from, most_min - life.warm_min), cause: { of: 'warm' } as const }]
       : []),
-    ...(next.raw > 1 ? [{ at: plusMinutes(from, (1 - life.raw) / perMin), cause: { of: 'raw' } as const }] : []),
+    ...(next.raw > 1 ? [{ at: plusMinutes(from, (1 - life.raw) / rawPerMin), cause: { of: 'raw' } as const }] : []),
     // What lies in a ferment or on the drier is not kept cold: its step has a limit of its own.
     ...(life.end !== null && life.end.at < to && !(where === 'still' && life.end.cause.of === 'cold')
       ? [life.end]
@@ -425,14 +421,14 @@ function opened(life: Life, at: Instant, use: Use | undefined, as: 'cut' | 'half
 
 /** Heated and not made safe by it: what was whole lies open, what was dry is wet, and what was leached keeps no longer like wet meal but like cooked food. */
 function halfHeated(life: Life, at: Instant, use: Use | undefined): Life {
-  return life.kind === 'leached' && life.over === null
+  return life.kind === 'leached'
     ? endingBy({ ...life, kind: 'moist', madeAt: at, warm_min: 0 }, coldEnd(at, use, 'half-heated'))
     : wetted(life, at, use, 'half-heated')
 }
 
 /** In a bath that its way asks for: each bath has its own limit, and what lay in none may wait a day for the next, or for the fire. */
 function leached(life: Life, at: Instant): Life {
-  return life.over !== null ? life : { ...life, kind: 'leached', madeAt: at, warm_min: 0, end: null }
+  return { ...life, kind: 'leached', madeAt: at, warm_min: 0, end: null }
 }
 
 /** Out of its water, wet meal keeps in the cold like anything cut; the next bath begins anew. */
@@ -467,9 +463,10 @@ function coldEnd(at: Instant, use: Use | undefined, as: 'cut' | 'half-heated' | 
   return { at: addDays(at, days[as]), cause: { of: 'cold' } }
 }
 
-/** A treatment was finished. What was past its life before stays past it; what was dried, soured or cooked within it begins anew. */
+/** A treatment was finished: what was dried, soured or cooked within its life begins a new one. */
 function made(life: Life, { kind, since, at }: Making, use: Use | undefined): Life {
-  if (life.over !== null || (kind === 'steady' && life.kind === 'steady')) return life
+  // Measured again it is as old as it was.
+  if (kind === 'steady' && life.kind === 'steady') return life
   const fresh: Life = { ...NEW, kind, madeAt: since }
   if (kind === 'cooked') return { ...fresh, warm_min: minutesBetween(since, at), end: coldEnd(since, use, 'treated') }
   const ends = storesOf(kind, use).map((rule) => discardBy(rule, since))
@@ -481,7 +478,7 @@ function made(life: Life, { kind, since, at }: Making, use: Use | undefined): Li
 function storesOf(kind: LifeKind, use: Use | undefined): readonly StoreRule[] {
   const stores = use?.stores ?? []
   return kind === 'dry'
-    ? stores.filter(({ store, after }) => store === 'dried' && after === 'dried')
+    ? stores.filter(({ store }) => store === 'dried')
     : stores.filter(({ limit: { measure } }) => STEADY_BY.includes(measure))
 }
 const STEADY_BY: readonly StoreRule['limit']['measure'][] = ['ph', 'sugar', 'salt-share']
@@ -505,10 +502,10 @@ function throughStore(
     inside = endingBy(inside, { at: discardBy(rule, runsFrom), cause: { of: 'store' } })
   let at = from
   let where: Where = atStore(stay, null, rule)
-  for (const reading of stay.readings.filter((each) => each.at <= until)) {
+  for (const reading of stay.readings) {
     inside = passed(inside, at, reading.at, where, keeping)
     const now = atStore(stay, reading, rule)
-    if (store === 'frozen' && where === 'frozen' && now !== 'frozen') inside = thawed(inside, reading.at, rule, store)
+    if (where === 'frozen' && now !== 'frozen') inside = thawed(inside, reading.at, rule, store)
     at = reading.at
     where = now
   }

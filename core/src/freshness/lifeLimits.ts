@@ -24,14 +24,14 @@ export const CUT_KEEPS_days = 4
 export const FROZEN_AT_MOST_C = -12
 
 /**
- * The longest that food may lie in one still bath, by how cold it was measured; a bath not measured counts as warm, and one held hot
- * lets nothing grow. The water of a bath sours and grows germs like food, and each fresh one begins anew [planning values].
+ * The longest that food may lie in one still bath, min, by how cold it was measured; a bath not measured counts as warm. The water of a
+ * bath sours and grows germs like food, and each fresh one begins anew [planning values].
  */
-export const BATH_AT_MOST: readonly { readonly upTo_C: number; readonly minutes: number }[] = [
-  { upTo_C: 5, minutes: 4 * 1440 },
-  { upTo_C: 15, minutes: 2 * 1440 },
-  { upTo_C: HOT_AT_LEAST_C, minutes: 1440 },
-]
+export function stillBathAtMost_min(temp_C: number | null): number {
+  if (temp_C === null || temp_C > COOL_BATH_AT_MOST_C) return 1440
+  return temp_C > COLD_AT_MOST_C ? 2 * 1440 : 4 * 1440
+}
+const COOL_BATH_AT_MOST_C = 15
 /** Running water carries off what grows; a week of it is the most, where the record has no longer [planning value]. */
 export const RUNNING_AT_MOST_min = 7 * 1440
 

@@ -1,3 +1,4 @@
+import { stepOf } from '../flora/stepOf'
 import type { Use } from '../flora/taxon'
 import type { LotState } from '../lot/lotState'
 import type { Instant } from '../quantity/instant'
@@ -6,11 +7,9 @@ import type { Instant } from '../quantity/instant'
  * The moments at which a lot was found sour, sweet or salt enough for a store on its record. Each counts until something wet is put to it:
  * a reading holds for what was measured. A way that ferments is judged by its own step, with its days and its salt.
  */
-export function steadyTimes({ readings, added, runs }: LotState, { stores, protocols }: Use): readonly Instant[] {
-  const ferments = runs.some(
-    ({ protocol, step }) => protocols.find(({ name }) => name === protocol)?.steps[step]?.op === 'ferment',
-  )
-  return stores.flatMap(({ limit }): readonly Instant[] => {
+export function steadyTimes({ readings, added, runs }: LotState, use: Use): readonly Instant[] {
+  const ferments = runs.some((run) => stepOf(use, run)?.op === 'ferment')
+  return use.stores.flatMap(({ limit }): readonly Instant[] => {
     switch (limit.measure) {
       case 'ph':
         return ferments

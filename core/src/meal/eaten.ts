@@ -1,4 +1,5 @@
 import { findTaxon, type Catalogue } from '../flora/catalogue'
+import { stepOf } from '../flora/stepOf'
 import type { Taxon } from '../flora/taxon'
 import type { EaterId } from '../log/entry'
 import type { BookState } from '../log/fold'
@@ -80,8 +81,9 @@ function servedMass_g(lot: LotState, catalogue: Catalogue): number {
   const { mass_g, drained, runs } = lot
   const since = runs.filter(({ done }) => done?.outcome === 'done' && (drained === null || drained.at < done.at))
   const use = since.length === 0 ? undefined : lotUse(lot, catalogue)
-  const shrinks = since.map(({ protocol, step, mass_g: in_g, done }) => {
-    const asked = use?.protocols.find(({ name }) => name === protocol)?.steps[step]
+  const shrinks = since.map((run) => {
+    const { mass_g: in_g, done } = run
+    const asked = stepOf(use, run)
     const dry_g = done?.driedTo_g ?? null
     if (dry_g !== null && in_g > 0) return Math.min(1, dry_g / in_g)
     if (asked?.limit?.measure === 'dried-to' || asked?.op === 'dry')
