@@ -25,6 +25,8 @@ const KINDS = {
 } as const
 type Kind = keyof typeof KINDS | readonly [taxon: string, part: Part, stage: Stage]
 
+const cut = (how: Saying<'cut-up'>['how']): Saying => ({ type: 'cut-up', lot: 'A', how })
+
 /** One lot `A` of 1 kg, picked at minute 0 in a kitchen by the sea, and what is done to it at which minute. */
 class Story {
   readonly pen = household(new Pen(), { elevation_m: 0 })
@@ -140,7 +142,6 @@ describe('the clock of raw food', () => {
 })
 
 describe('the clock of moist food', () => {
-  const cut = (how: Saying<'cut-up'>['how']): Saying => ({ type: 'cut-up', lot: 'A', how })
   it('begins when it is laid open or wetted: 240 warm minutes in all, four days cold, and never beyond raw', () => {
     for (const how of ['cut', 'pounded', 'juiced', 'soaked'] as const)
       expect(new Story('dandelion').do(HOUR, cut(how)).over()).toEqual([5 * HOUR, 'warm'])
@@ -602,5 +603,135 @@ describe('frozen and thawed', () => {
       expect(story.life(DAY + 4, 'J')).toMatchObject({ madeAt: at(DAY + 1), end: { at: at(5 * DAY + 1) } })
       expect(story.over('J')).toEqual([DAY + 241, 'warm'])
     }
+  })
+})
+
+describe('of one moment', () => {
+  it('a change of water leaves it in water; what was put away and handled stands warm; what came off the fire and was put away is cold', () => {
+    expect(
+      new Story('acorn')
+        .bath(0, 5, 8)
+        .bath(8 * HOUR, 5, 8)
+        .over(),
+    ).toEqual([8 * HOUR + 2 * DAY, 'bath'])
+    const oil: Saying = { type: 'ingredient-added', lot: 'A', what: 'oil', name: 'oil', mass_g: 50 }
+    expect(new Story('nettle').do(HOUR, oil).place(HOUR, 'cold', 4).over()).toEqual([5 * HOUR, 'warm'])
+    const boiled = new Story('nettle').run(HOUR, HOUR + 3, 'blanch and drain', 2).place(HOUR + 3, 'cold', 3)
+    expect(boiled.over()).toEqual([HOUR + 3 + 3 * DAY, 'cold'])
+  })
+  it('the last minute of a limit is within it', () => {
+    const chopped = new Story('dandelion').do(0, cut('cut'))
+    expect([chopped.life(240).over, chopped.life(241).over?.cause.of]).toEqual([null, 'warm'])
+    const raw = new Story('nettle')
+    expect([raw.life(2 * DAY).over, raw.life(2 * DAY + 1).over?.cause.of]).toEqual([null, 'raw'])
+  })
+})
+
+describe('what no record knows', () => {
+  const strange = () => new Story(['Ignota ficta', 'leaf', 'young'])
+  it('is the strictest there is, and is told at all', () => {
+    expect(strange().over()).toEqual([DAY, 'raw'])
+    expect(strange().do(0, cut('cut')).over()).toEqual([240, 'warm'])
+    // A minute of warmth costs three cold ones.
+    expect(strange().do(0, cut('cut')).place(1, 'cold', 4).over()).toEqual([3 * DAY - 2, 'raw'])
+    expect(strange().bath(0, 0, 8).over()).toEqual([2 * DAY, 'bath'])
+    expect(strange().run(0, null, 'boiled', 0).over()).toEqual([DAY, 'raw'])
+    const kept = strange()
+      .pack(0, 'frozen')
+      .open(10 * DAY)
+    expect(kept.packed(9 * DAY)).toMatchObject({ wasFrozen: true, over: null })
+    expect(kept.do(10 * DAY, { type: 'placed', lot: 'B', place: 'cold', temp_C: 4 }).over('B')).toEqual([
+      11 * DAY,
+      'opened',
+    ])
+  })
+  it('of a step without a time on record, it has the most for its kind', () => {
+    expect(new Story('mustard').run(0, null, 'ground mustard', 1).over()).toEqual([4 * DAY, 'step'])
+    expect(new Story(['Plantago lanceolata', 'seed', 'ripe']).run(0, null, 'sprinkled or milled', 3).over()).toEqual([DAY, 'step']) // prettier-ignore
+  })
+  it('of a store that the record does not give its kind, it keeps as long as its shortest such store', () => {
+    const twoMonths = new Story('nettle').run(HOUR, HOUR + 3, 'blanch and drain', 2).pack(2 * HOUR, 'dried')
+    expect(twoMonths.packed(DAY).end).toEqual({ at: at(HOUR + 3 + 3 * DAY), cause: { of: 'cold' } })
+    expect(new Story('nettle').pack(HOUR, 'dried').packed(DAY).end).toEqual({ at: '2028-05-16T08:00:00.000Z', cause: { of: 'store' } }) // prettier-ignore
+  })
+})
+
+describe('loads', () => {
+  const load = (story: Story, of_g: number, begun: number, done: number, minutes = done - begun) => {
+    story.do(begun, { type: 'step-begun', lot: 'A', protocol: 'blanch and drain', step: 2, load: 1, mass_g: of_g })
+    const id = story.pen.lot().runs.at(-1)?.entry ?? ''
+    return { end: (): Story => story.do(done, { type: 'step-done', lot: 'A', begun: id, outcome: 'done', minutes, temp_C: 99, backToBoil_s: 40, driedTo_g: null, checked: true, water: 'thrown' }) } // prettier-ignore
+  }
+  it('that do not count make nothing cooked: its life begins with the first that does', () => {
+    const story = new Story('nettle').run(10, 11, 'blanch and drain', 2).run(60, 63, 'blanch and drain', 2)
+    expect(story.life(63)).toMatchObject({ kind: 'cooked', madeAt: at(63), warm_min: 0 })
+  })
+  it('in two pots at once count from the one that came out first', () => {
+    const story = new Story('nettle')
+    const slow = load(story, 500, 0, 30, 5)
+    const quick = load(story, 500, 5, 10)
+    quick.end()
+    slow.end()
+    expect(story.life(30)).toMatchObject({ kind: 'cooked', madeAt: at(10), warm_min: 20 })
+  })
+  it('of which half were done leave it heated, and not cooked', () => {
+    const half = load(new Story('nettle'), 500, 0, 3).end()
+    expect(half.life(3)).toMatchObject({ kind: 'moist', madeAt: at(3) })
+    expect(half.over()).toEqual([243, 'warm'])
+  })
+})
+
+describe('what is done to food that was opened or cooked before', () => {
+  it('cut after cooking it is as old as it was, and half heated after cutting too', () => {
+    const boiled = new Story('nettle').run(HOUR, HOUR + 3, 'blanch and drain', 2).do(2 * HOUR, cut('pounded'))
+    expect(boiled.life(2 * HOUR)).toMatchObject({ kind: 'cooked', madeAt: at(HOUR + 3), warm_min: 57 })
+    const chopped = new Story('nettle').do(0, cut('cut')).run(200, 201, 'blanch and drain', 2)
+    expect(chopped.over()).toEqual([241, 'warm'])
+  })
+  it('thawed raw and put to dry, it has the day of what was opened', () => {
+    const thawed = new Story('nettle').pack(0, 'frozen').open(10 * DAY)
+    thawed.do(10 * DAY, { type: 'step-begun', lot: 'B', protocol: 'dried for tea or powder', step: 2, load: 1, mass_g: 50 }) // prettier-ignore
+    expect(thawed.over('B')).toEqual([11 * DAY, 'opened'])
+  })
+  it('frozen, opened and packed cold, it has what opening left it, and not the cold days from its cooking', () => {
+    const story = new Story('nettle')
+      .run(HOUR, HOUR + 3, 'blanch and drain', 2)
+      .pack(2 * HOUR, 'frozen')
+      .open(60 * DAY)
+    story.do(60 * DAY + 1, { type: 'packed', lot: 'B', pack: 'q', store: 'chilled', mass_g: 50, containers: 1, storeTemp_C: 3 }) // prettier-ignore
+    const [pack] = story.pen.lot('B').packs
+    expect(pack && packLife(pack, story.context(60 * DAY + HOUR))).toMatchObject({ over: null, end: { cause: { of: 'opened' } } }) // prettier-ignore
+  })
+  it('found as cold as it should be, it has not thawed; past its raw life, freezing makes it no younger', () => {
+    const frozen = () => new Story('nettle').run(HOUR, HOUR + 3, 'blanch and drain', 2).pack(2 * HOUR, 'frozen')
+    expect(
+      frozen()
+        .read(DAY, -19)
+        .packed(30 * DAY),
+    ).toMatchObject({ over: null, end: { cause: { of: 'store' } } })
+    expect(new Story('nettle').pack(3 * DAY, 'frozen').packed(4 * DAY)).toMatchObject({ madeAt: at(0), wasFrozen: false, over: { cause: { of: 'raw' } } }) // prettier-ignore
+  })
+  it('salted or sugared enough, it is as old as the first measure of it, ends with its store, and is wet again with water', () => {
+    const put = (what: 'salt' | 'water', mass_g: number): Saying => ({ type: 'ingredient-added', lot: 'A', what, name: what, mass_g }) // prettier-ignore
+    const salted = () => new Story('ramsons').do(HOUR, put('salt', 300)).do(9 * DAY, put('salt', 20))
+    expect(salted().life(10 * DAY)).toMatchObject({ kind: 'steady', madeAt: at(HOUR), end: { cause: { of: 'store' } } })
+    expect(
+      salted()
+        .do(10 * DAY, put('water', 10))
+        .over(),
+    ).toEqual([10 * DAY + 240, 'warm'])
+    const sweet: Saying = { type: 'reading-taken', lot: 'A', what: 'brix', value: 72, instrument: 'glass' }
+    expect(new Story('spruce').do(HOUR, sweet).life(DAY)).toMatchObject({
+      kind: 'steady',
+      end: { cause: { of: 'store' } },
+    })
+  })
+  it('cut with little left of its raw life, it ends with that, as it stands', () => {
+    const story = new Story('nettle')
+      .place(0, 'cold', 4)
+      .do(7 * DAY, cut('cut'))
+      .place(7 * DAY + 1, 'cold', 4)
+    const { life, use } = { life: story.life(7 * DAY + 2), use: lotUse(story.pen.lot(), CATALOGUE) }
+    expect(endsIf(life, at(7 * DAY + 2), 'cold', rawKeeping(use))?.cause.of).toBe('raw')
   })
 })
