@@ -69,7 +69,7 @@ describe('raw food', () => {
     pen.write({ type: 'cut-up', lot: 'R', how: 'pounded' })
     expect(serve(pen.copy().wait(3 * HOUR), 'R')).toBe('served')
     expect(serve(pen.copy().wait(5 * HOUR), 'R')).toMatch(
-      /^Sort is closed. Cut, wet or half cooked, made .*it stood warm/,
+      /^Sort is closed. Cut, wet or half cooked since .*it stood warm/,
     )
     expect(serve(ramsons().wait(5 * HOUR), 'R')).toBe('served')
     const oil = ramsons()

@@ -1,3 +1,4 @@
+import { stepOf } from '../flora/stepOf'
 import type { StoreRule } from '../flora/taxon'
 import { bestBefore, storeRule } from '../keep/storage'
 import { kitchenAt } from '../log/houseState'
@@ -7,12 +8,14 @@ import type { LotState, PackState } from '../lot/lotState'
 import { formatDays, formatSpan } from '../quantity/format'
 import { addDays, formatDay, fromMs, MINUTE_ms, timeOf, toMs, type Instant } from '../quantity/instant'
 import { lotUse } from '../treatment/batchUse'
+import { isHeated } from '../treatment/tongue'
 import {
   bathAtMost,
   courseOf,
   endsIf,
   warmMost,
   packLife,
+  runAtMost,
   storeWhere,
   type Course,
   type Ending,
@@ -44,21 +47,30 @@ export interface Freshness {
 /** How fresh a lot in hand is. Of a lot of which nothing is left it says how it was when the last of it went. */
 export const freshnessOf: (lot: LotState, context: LifeContext) => Freshness = onceEach((lot, context) => {
   const course = courseOf(lot, context)
-  return inBath(tell(course.life, course, context), lot, course, context)
+  return underWay(tell(course.life, course, context), lot, course, context)
 })
 
-/** Of a lot that lies in water: until when in this water. */
-function inBath(freshness: Freshness, lot: LotState, { use }: Course, context: LifeContext): Freshness {
-  const bath = lot.baths.find(({ endedAt }) => endedAt === null)
-  if (bath === undefined || freshness.state === 'over') return freshness
-  const until = fromMs(toMs(bath.begunAt) + bathAtMost(bath, use) * MINUTE_ms)
+/** Of a lot that lies in water, on the dryer or in a jar to sour: until when it may; of one on the fire, that it is. */
+function underWay(freshness: Freshness, lot: LotState, { use }: Course, context: LifeContext): Freshness {
+  if (freshness.state === 'over') return freshness
   const when = whenIn(context)
-  return {
-    ...freshness,
-    until,
-    left: shareLeft(bath.begunAt, until, context.now),
-    says: `In its water since ${when(bath.begunAt)}. In this one it keeps until ${when(until)}; change the water before.`,
+  const inIt = (since: Instant, atMost_min: number, says: (until: Instant) => string): Freshness => {
+    const until = fromMs(toMs(since) + atMost_min * MINUTE_ms)
+    return { ...freshness, until, left: shareLeft(since, until, context.now), says: says(until) }
   }
+  const run = lot.runs.find(({ done }) => done === null)
+  const runMost_min = run && runAtMost(run, use)
+  const op = run && stepOf(use, run)?.op
+  if (run !== undefined && op !== undefined && runMost_min !== undefined) {
+    const begun = `The ${opNoun(op)} was begun ${when(run.begunAt)}`
+    return isHeated(op)
+      ? { ...freshness, until: null, left: 1, says: `${begun}: its own minutes count.` }
+      : inIt(run.begunAt, runMost_min, (until) => `${begun}. End it by ${when(until)}, or it is food no more.`)
+  }
+  const bath = lot.baths.find(({ endedAt }) => endedAt === null)
+  return bath === undefined
+    ? freshness
+    : inIt(bath.begunAt, bathAtMost(bath, use), (until) => `In its water since ${when(bath.begunAt)}. In this one it keeps until ${when(until)}; change the water before.`) // prettier-ignore
 }
 
 /** How fresh what is in a pack is: from its whole lineage, its store and its opening. */
@@ -125,10 +137,23 @@ const KIND_WORDS: Readonly<Record<Life['kind'], string>> = {
   dry: 'Dry',
   steady: 'Sour, sweet or salt enough to keep',
 }
+const SINCE_WORDS: Readonly<Record<Life['kind'], string>> = {
+  raw: ', picked',
+  moist: ' since',
+  leached: '; its last bath began',
+  cooked: ', made',
+  dry: ', made',
+  steady: ' since',
+}
+
+/** What it is and since when. @example 'Cooked, first frozen Sun 16 May 10:00' */
+function bornSays(life: Life, when: When): string {
+  const since = life.wasFrozen ? ', first frozen' : SINCE_WORDS[life.kind]
+  return `${KIND_WORDS[life.kind]}${since} ${when(life.madeAt)}`
+}
 
 function freshSays(life: Life, until: Instant | null, when: When): string {
-  const since = life.kind === 'raw' ? 'picked' : life.wasFrozen ? 'first frozen' : 'made'
-  const from = `${KIND_WORDS[life.kind]}, ${since} ${when(life.madeAt)}.`
+  const from = `${bornSays(life, when)}.`
   if (until === null)
     return `${from} ${life.kind === 'dry' || life.kind === 'steady' ? 'Keep it closed.' : 'Its time does not run where it is now.'}`
   const warm = life.warm_min >= 1 ? ` Warm for ${formatSpan(life.warm_min)} so far.` : ''
@@ -137,23 +162,23 @@ function freshSays(life: Life, until: Instant | null, when: When): string {
 
 /** Why it is not food any more, since when, and what can still be done with it. */
 function overSays(life: Life, { at, cause }: Ending, when: When): string {
-  const what = KIND_WORDS[life.kind]
+  const born = bornSays(life, when)
   const away = 'Throw the food away; it is for no pot, no pan and no stock.'
   switch (cause.of) {
     case 'raw':
-      return `Raw${life.kind === 'raw' ? `, picked ${when(life.madeAt)}` : ''}: past its raw life since ${when(at)}. It may have rotted or grown germs. ${away}`
+      return `${born}: past its raw life since ${when(at)}. It may have rotted or grown germs. ${away}`
     case 'warm':
-      return `${what}, made ${when(life.madeAt)}: it stood warm (${COLD_AT_MOST_C} to ${HOT_AT_LEAST_C} °C) for ${formatSpan(warmMost(life.kind) ?? WARM_AT_MOST_min)} in all by ${when(at)}, and that is the most. ${away} Next time chill or freeze it at once.`
+      return `${born}: it stood warm (${COLD_AT_MOST_C} to ${HOT_AT_LEAST_C} °C) for ${formatSpan(warmMost(life.kind) ?? WARM_AT_MOST_min)} in all by ${when(at)}, and that is the most. ${away} Next time chill or freeze it at once.`
     case 'bath':
       return `It lay in one water since ${when(cause.since)}; ${formatSpan(cause.atMost_min)} is the most for a bath as warm as that. ${away}`
     case 'step':
       return `The ${opNoun(cause.op)} was begun ${when(cause.since)} and not ended in time, by ${when(at)}. ${away}`
     case 'store':
-      return `${what}, made ${when(life.madeAt)}: its time ended ${when(at)}. ${away}`
+      return `${born}: its time ended ${when(at)}. ${away}`
     case 'opened':
       return `Opened or thawed; it kept ${formatDays(cause.days)} from then, until ${when(at)}. ${away}`
     case 'cold':
-      return `${what}, made ${when(life.madeAt)}: even cold it kept only until ${when(at)}. ${away}`
+      return `${born}: even cold it kept only until ${when(at)}. ${away}`
     default:
       return unknownCause(cause)
   }

@@ -274,13 +274,11 @@ export function bathAtMost(bath: BathFact, use: Use | undefined): number {
 }
 
 function runHappenings(run: StepRun, now: Instant, use: Use | undefined): readonly Happening[] {
-  const step = stepOf(use, run)
-  const op = step?.op ?? ''
-  const least_min = ownTime(op)
+  const op = stepOf(use, run)?.op ?? ''
+  const atMost_min = runAtMost(run, use)
   // What is done by hand in a moment is no time apart: the food stands in the kitchen.
-  if (least_min === undefined)
+  if (atMost_min === undefined)
     return [{ what: CUTS.includes(op) ? 'cut' : WETS.includes(op) ? 'wetted' : 'handled', at: run.begunAt }]
-  const atMost_min = stepAtMost(op, least_min, step?.minutes?.high)
   const until = run.done?.at ?? now
   return [
     { what: 'step-begun', at: run.begunAt },
@@ -319,11 +317,12 @@ function ownTime(op: string): number | undefined {
   return isHeated(op) || SOAKS.includes(op) ? STEP_LEAST_min.heat : undefined
 }
 
-/** How long a step may take: so many times what is on record; where nothing is, or less than a day, the least for its kind. */
-function stepAtMost(op: string, least_min: number, recorded_min: number | undefined): number {
-  if (recorded_min === undefined) return least_min
-  const own_min = STEP_OVERRUN * recorded_min
-  return Math.max(own_min, SOURS.includes(op) ? STEP_LEAST_min.heat : least_min)
+/** How long a load may be in a step, min: so many times what is on record; where nothing is, or less than a day, the least for its kind. Undefined for what is done in a moment. */
+export function runAtMost(run: Pick<StepRun, 'protocol' | 'step'>, use: Use | undefined): number | undefined {
+  const step = stepOf(use, run)
+  const least_min = step && ownTime(step.op)
+  if (step?.minutes === undefined || least_min === undefined) return least_min
+  return Math.max(STEP_OVERRUN * step.minutes.high, SOURS.includes(step.op) ? STEP_LEAST_min.heat : least_min)
 }
 
 /** Treatments that were finished, each step of each way once: doing it again to the same food makes it no younger. */

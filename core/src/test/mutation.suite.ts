@@ -1,6 +1,7 @@
 /** What is run against each mutant, in one file, so that the catalogue is loaded once a mutant and not once a suite. */
 import '../freshness/freshness.test'
 import '../freshness/life.test'
+import '../freshness/says.test'
 import '../gates/gates.test'
 import '../gates/measures.test'
 import '../gates/nibble.test'
