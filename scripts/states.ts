@@ -6,6 +6,7 @@ import { chromium, type BrowserContext, type Page } from '@playwright/test'
 import { makeApp } from '@ellop/server'
 import { CHROMIUM_LAUNCH } from '../e2e/browser'
 import { startOwn } from '../e2e/cook'
+import { freshBook } from './freshStates'
 import { demo, HOUSE_TYPES, renamed } from './largeBook'
 
 /**
@@ -16,6 +17,18 @@ const PORT = 4194
 const DESK = { width: 1280, height: 800 }
 const PLACES = ['/basket', '/kitchen', '/table', '/larder', '/season', '/outing', '/notebook', '/books', '/recall', '/ill', '/plants'] as const // prettier-ignore
 const LOTS = ['/lot/27-001', '/lot/27-003', '/lot/27-006', '/lot/27-006/tells', '/lot/none', '/patch/north-wood']
+const FRESH_LOTS = [
+  'limp',
+  'rotten',
+  'cut',
+  'bath',
+  'leached',
+  'drying',
+  'cooked',
+  'cooked-cold',
+  'cooked-over',
+  'held',
+].map((name) => `/lot/A-${name}`)
 /** So many times the demonstration's lots, all of them in hand: more than sixty. */
 const COPIES = 8
 
@@ -24,6 +37,18 @@ const full = Array.from({ length: COPIES }, (_, copy) =>
     .filter(({ type }) => !HOUSE_TYPES.includes(type))
     .map((entry) => JSON.parse(JSON.stringify(entry, renamed(copy + 1))) as unknown),
 ).flat()
+
+/** Puts entries into the demonstration's book, as a file of it would. */
+async function takeIn(page: Page, entries: readonly unknown[]): Promise<void> {
+  await page.goto('/notebook')
+  const content = { format: 'ellop-book', version: 2, book: 'demo', exportedAt: '2027-05-16T12:00:00.000Z', catalogueRevision: 'x', count: entries.length, entries } // prettier-ignore
+  const buffer = Buffer.from(JSON.stringify(content))
+  await page.getByLabel('A book file').setInputFiles({ name: 'b.json', mimeType: 'application/json', buffer })
+  await page.getByRole('button', { name: 'Add them' }).click({ timeout: 60_000 })
+  await page
+    .locator('.place-head p', { hasText: `${(demo.length + entries.length).toLocaleString('en')} entries` })
+    .waitFor()
+}
 
 interface State {
   readonly places: readonly string[]
@@ -35,16 +60,11 @@ const STATES: Readonly<Record<string, State>> = {
   empty: { places: [...PLACES, '/lot/none'], before: (page) => startOwn(page, 'Loft kitchen', 'Una') },
   full: {
     places: [...PLACES, '/lot/27-006'],
-    async before(page) {
-      await page.goto('/notebook')
-      const content = { format: 'ellop-book', version: 2, book: 'demo', exportedAt: '2027-05-16T12:00:00.000Z', catalogueRevision: 'x', count: full.length, entries: full } // prettier-ignore
-      const buffer = Buffer.from(JSON.stringify(content))
-      await page.getByLabel('A book file').setInputFiles({ name: 'b.json', mimeType: 'application/json', buffer })
-      await page.getByRole('button', { name: 'Add them' }).click({ timeout: 60_000 })
-      await page
-        .locator('.place-head p', { hasText: `${(demo.length + full.length).toLocaleString('en')} entries` })
-        .waitFor()
-    },
+    before: (page) => takeIn(page, full),
+  },
+  freshness: {
+    places: ['/basket', '/larder', '/kitchen', '/handing-on', '/table', ...FRESH_LOTS],
+    before: (page) => takeIn(page, freshBook()),
   },
   loading: {
     places: [...PLACES.slice(0, 10), '/lot/27-006', '/lot/27-006/tells'],

@@ -125,7 +125,7 @@ describe('a store', () => {
     pack(pen, 'A', 'p', { mass_g: 200 })
     pen.wait(30 * DAY)
     expect(open(pen, 'A', 'p', 'C').ok).toBe(true)
-    expect(packView(pen.lot('A'), firstPack(pen, 'A'), pen.context)).toMatchObject({ opened: pen.now, state: 'good' }) // prettier-ignore
+    expect(packView(pen.lot('A'), firstPack(pen, 'A'), pen.context)).toMatchObject({ opened: pen.now, state: 'soon', stateSays: 'Use it within 24 h' }) // prettier-ignore
     expect(pack(pen, 'C', 'again', { mass_g: 50 }).ok).toBe(true)
     expect(serve(pen.copy().wait(20 * HOUR), 'C', 5, 'again')).toBe('served')
     expect(serve(pen.copy().wait(30 * HOUR), 'C', 5, 'again')).toMatch(/Opened or thawed; it kept 1 day from then/)

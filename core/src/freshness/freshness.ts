@@ -153,7 +153,7 @@ function bornSays(life: Life, when: When): string {
 }
 
 function freshSays(life: Life, until: Instant | null, when: When): string {
-  const from = `${bornSays(life, when)}.`
+  const from = `${bornSays(life, when)}${life.end?.cause.of === 'opened' ? '; opened or thawed since' : ''}.`
   if (until === null)
     return `${from} ${life.kind === 'dry' || life.kind === 'steady' ? 'Keep it closed.' : 'Its time does not run where it is now.'}`
   const warm = life.warm_min >= 1 ? ` Warm for ${formatSpan(life.warm_min)} so far.` : ''

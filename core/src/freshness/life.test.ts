@@ -214,11 +214,24 @@ describe('the clock of a leach', () => {
     expect(lying(15)).toEqual([2 * DAY, 'bath'])
     expect(lying(16)).toEqual([DAY, 'bath'])
     expect(lying(97)).toEqual([DAY, 'bath'])
+    const unmeasured: Saying = {
+      type: 'bath-changed',
+      lot: 'A',
+      protocol: 'cold baths',
+      step: 5,
+      fresh: { water_mL: 4000, temp_C: null },
+    }
+    expect(new Story('acorn').do(0, unmeasured).over()).toEqual([DAY, 'bath'])
     expect(lying(12, 5, 'running water')).toEqual([7 * DAY, 'bath'])
     expect(lying(12, 1, 'sunk or buried for months, then hot baths')).toEqual([180 * DAY, 'bath'])
     // The cause names the bath, and how long it may be.
     expect(new Story('acorn').bath(0, 5, 8).life(3 * DAY).over?.cause).toEqual({ of: 'bath', since: at(0), atMost_min: 2 * DAY }) // prettier-ignore
     expect(new Story('acorn').bath(0, 5, 8).life(2 * DAY).over).toBeNull()
+  })
+  it('that was poured off in the moment it was begun is none: food does not lie in it for ever', () => {
+    const poured = new Story('nettle').bath(HOUR, 2, 8, 'blanch and drain').bath(HOUR, 2, null, 'blanch and drain')
+    expect(poured.life(2 * HOUR)).toMatchObject({ kind: 'moist', madeAt: at(HOUR) })
+    expect(poured.over()).toEqual([5 * HOUR, 'warm'])
   })
   it('ends for a part that is split off or packed: it lies in no water any more, and the rest does', () => {
     const story = new Story('acorn').bath(0, 5, 8).do(2 * HOUR, { type: 'split', lot: 'A', into: 'B', code: 'B', mass_g: 100, why: 'x' }) // prettier-ignore

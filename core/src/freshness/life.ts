@@ -253,6 +253,8 @@ function whereAt(place: LotState['placed'][number]['place'], temp_C: number | nu
 
 function bathHappenings(bath: BathFact, now: Instant, use: Use | undefined): readonly Happening[] {
   const { begunAt, endedAt } = bath
+  // Poured off in the moment it was begun, or by its dates before it, it was no bath, and wetted the food all the same.
+  if (endedAt !== null && endedAt <= begunAt) return [{ what: 'wetted', at: begunAt }]
   const atMost_min = bathAtMost(bath, use)
   const lasted_min = minutesBetween(begunAt, endedAt ?? now)
   const over = plusMinutes(begunAt, atMost_min)

@@ -316,8 +316,9 @@ describe('a pack', () => {
     expect([
       later('2027-12-01T00:00:00.000Z'),
       later('2028-02-01T00:00:00.000Z'),
+      later('2028-05-16T00:00:00.000Z'),
       later('2028-06-01T00:00:00.000Z'),
-    ]).toEqual(['good', 'past-best', 'discard'])
+    ]).toEqual(['good', 'past-best', 'soon', 'discard'])
   })
   it('comes onto the due list when its day comes, overdue first', () => {
     const pen = cook(opened())

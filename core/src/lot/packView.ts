@@ -2,8 +2,8 @@ import { packAsLot, judge } from '../gates/judge'
 import { packFreshness, packRule, type Freshness } from '../freshness/freshness'
 import type { Gate, JudgeContext } from '../gates/verdict'
 import type { Protocol, Use } from '../flora/taxon'
-import type { Instant } from '../quantity/instant'
-import { formatList } from '../quantity/format'
+import { minutesBetween, type Instant } from '../quantity/instant'
+import { formatList, formatSpan } from '../quantity/format'
 import { broken_g } from '../log/entries/served'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf, treatmentProgress } from '../treatment/progress'
@@ -30,7 +30,10 @@ export interface PackView {
   /** What is in the container that is open, g, where others of the pack are closed; 0 else. */
   readonly open_g: number
   readonly fresh: Freshness
-  readonly state: 'good' | 'past-best' | 'discard'
+  /** soon: opened, thawed, or of its last day. */
+  readonly state: 'good' | 'soon' | 'past-best' | 'discard'
+  /** The state in a few words. */
+  readonly stateSays: string
   /** Gates that have shut behind it: it is held. */
   readonly held: readonly string[]
   readonly storeSays: string
@@ -66,11 +69,27 @@ export function packView(lot: LotState, pack: PackState, context: JudgeContext):
     opened: pack.openedAt,
     open_g: pack.openedAt === null || broken_g(pack) >= pack.mass_g ? 0 : broken_g(pack),
     fresh,
-    state: fresh.state === 'over' ? 'discard' : best !== null && best <= now ? 'past-best' : 'good',
+    ...stateOf(pack, fresh, best !== null && best <= now, now),
     held,
     storeSays: rule?.says ?? 'The record does not allow this store: use it up or throw it away.',
   }
 }
+
+/** How far a pack has come in its time, and what that asks. */
+function stateOf(
+  pack: PackState,
+  { state, until, life }: Freshness,
+  pastBest: boolean,
+  now: Instant,
+): Pick<PackView, 'state' | 'stateSays'> {
+  if (state === 'over') return { state: 'discard', stateSays: 'THROW AWAY' }
+  const left_min = until === null ? Infinity : minutesBetween(now, until)
+  if (left_min <= LAST_DAY_min) return { state: 'soon', stateSays: `Use it within ${formatSpan(left_min)}` }
+  if (life.end?.cause.of === 'opened')
+    return { state: 'soon', stateSays: pack.openedAt === null ? 'Thawed: use it soon' : 'Opened: use it soon' }
+  return pastBest ? { state: 'past-best', stateSays: 'Past its best' } : { state: 'good', stateSays: 'Keeps' }
+}
+const LAST_DAY_min = 1440
 
 /** Of the steps that make it safe those that it has gone through, for a bag that is not yet food. */
 function doneSoFar(

@@ -3,6 +3,7 @@ import {
   formatSpan,
   fromMs,
   isBegun,
+  isStopped,
   isUsedUp,
   kitchenAt,
   lotName,
@@ -34,8 +35,11 @@ export function Timetable() {
   const [hands, setHands] = useState<Count>('1')
   const [burners, setBurners] = useState<Count>('2')
   const lots = useMemo(
-    () => [...book.lots.values()].filter((lot) => isBegun(lot) && !isUsedUp(lot) && lot.sorted !== null),
-    [book.lots],
+    () =>
+      [...book.lots.values()].filter(
+        (lot) => isBegun(lot) && !isUsedUp(lot) && lot.sorted !== null && !isStopped(lot, context),
+      ),
+    [book.lots, context],
   )
   const problem = useMemo(
     () =>

@@ -136,20 +136,18 @@ function isOf(which: Which, { held, notYetFood, state }: PackView): boolean {
 function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: string; onLabel: () => void }) {
   const { pack, held, notYetFood, state } = view
   const tone =
-    held.length > 0 || state === 'discard' ? 'stop' : notYetFood ? 'raw' : state === 'past-best' ? 'past' : 'good'
+    held.length > 0 || state === 'discard'
+      ? 'stop'
+      : notYetFood
+        ? 'raw'
+        : state === 'past-best' || state === 'soon'
+          ? 'past'
+          : 'good'
   const measured = ['frozen', 'chilled', 'oiled'].includes(pack.store)
   return (
     <article className={`pack ${tone}`}>
       <p className="pack-state">
-        {held.length > 0
-          ? 'DO NOT EAT'
-          : state === 'discard'
-            ? 'THROW AWAY'
-            : notYetFood
-              ? 'NOT YET FOOD'
-              : state === 'past-best'
-                ? 'Past its best'
-                : 'Keeps'}
+        {held.length > 0 ? 'DO NOT EAT' : notYetFood && state !== 'discard' ? 'NOT YET FOOD' : inUnits(view.stateSays)}
       </p>
       <h2>{view.label}</h2>
       <p>
@@ -171,6 +169,7 @@ function PackCard({ view, timeZone, onLabel }: { view: PackView; timeZone: strin
                 : `Done: ${view.done}.`,
         )}
       </p>
+      {held.length === 0 && state !== 'discard' && <p>{inUnits(view.fresh.says)}</p>}
       <p className="pack-until">
         {view.discardBy === null
           ? view.storeSays

@@ -33,6 +33,8 @@ export default function LotPlace() {
       </NotThere>
     )
   const name = lotName(lot, context)
+  // What cannot be cleared any more is planned for no more than what is closed.
+  const stopped = drawn.next.act.kind === 'stop' || isStopped(lot, context)
   return (
     <>
       <div className="lot-head">
@@ -56,7 +58,7 @@ export default function LotPlace() {
       </div>
       <div className="lot-work">
         <NowCard key={JSON.stringify(drawn.next.act)} lot={lot} next={drawn.next} context={context} />
-        {!isStopped(lot, context) && <ThenCard lot={lot} context={context} />}
+        {!stopped && <ThenCard lot={lot} context={context} />}
       </div>
       <Tabs
         className="lot-tabs"
@@ -68,9 +70,7 @@ export default function LotPlace() {
             destroyOnHidden: true,
             children: <GatesTab views={drawn.views} lot={lot} context={context} />,
           },
-          ...(isStopped(lot, context)
-            ? []
-            : [{ key: 'plan', label: 'Plan', children: <PlanTab lot={lot} context={context} /> }]),
+          ...(stopped ? [] : [{ key: 'plan', label: 'Plan', children: <PlanTab lot={lot} context={context} /> }]),
           { key: 'story', label: 'Story', destroyOnHidden: true, children: <StoryTab lot={lot} context={context} /> },
           { key: 'other', label: 'Note something else', children: <OtherNotes lot={lot} /> },
         ]}

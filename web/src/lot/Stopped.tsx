@@ -62,24 +62,26 @@ export function Stopped({ lot, context }: { lot: LotState; context: JudgeContext
           ))}
         </ul>
       )}
-      {servings.length > 0 && (
-        <Link className="big-link" to="/ill">
-          If somebody is ill
-        </Link>
-      )}
-      {lot.mass_g > 0 && (
-        <HoldButton
-          tone="stop"
-          onHold={() =>
-            void write(
-              { type: 'thrown-away', lot: lot.id, pack: null, mass_g: lot.mass_g, why: 'not food' },
-              'Thrown away',
-            )
-          }
-        >
-          Press and hold to throw away {formatMass(lot.mass_g)}
-        </HoldButton>
-      )}
+      <div className="acts">
+        {servings.length > 0 && (
+          <Link className="big-link" to="/ill">
+            If somebody is ill
+          </Link>
+        )}
+        {lot.mass_g > 0 && (
+          <HoldButton
+            tone="stop"
+            onHold={() =>
+              void write(
+                { type: 'thrown-away', lot: lot.id, pack: null, mass_g: lot.mass_g, why: 'not food' },
+                'Thrown away',
+              )
+            }
+          >
+            Press and hold to throw away {formatMass(lot.mass_g)}
+          </HoldButton>
+        )}
+      </div>
       <Refusal sentence={otherError([])} />
     </>
   )

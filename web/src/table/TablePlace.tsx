@@ -6,6 +6,7 @@ import {
   packFreshness,
   gateViews,
   heldFood,
+  isStopped,
   isUsedUp,
   lotName,
   packAsLot,
@@ -125,7 +126,7 @@ function foodsOf(context: JudgeContext): readonly Food[] {
       .filter(({ gate }) => NEEDED.includes(gate))
       .every(({ state }) => state === 'open')
     const own =
-      !isUsedUp(lot) && safe
+      !isUsedUp(lot) && safe && !isStopped(lot, context)
         ? [
             {
               key: lot.id,
