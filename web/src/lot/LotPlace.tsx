@@ -33,6 +33,7 @@ export default function LotPlace() {
       </NotThere>
     )
   const name = lotName(lot, context)
+  const safe = drawn.views.some(({ gate, state }) => gate === 'makeSafe' && state === 'open')
   // What cannot be cleared any more is planned for no more than what is closed.
   const stopped = drawn.next.act.kind === 'stop' || isStopped(lot, context)
   return (
@@ -58,7 +59,7 @@ export default function LotPlace() {
       </div>
       <div className="lot-work">
         <NowCard key={JSON.stringify(drawn.next.act)} lot={lot} next={drawn.next} context={context} />
-        {!stopped && <ThenCard lot={lot} context={context} />}
+        {!stopped && !safe && <ThenCard lot={lot} context={context} />}
       </div>
       <Tabs
         className="lot-tabs"
