@@ -39,6 +39,11 @@ describe('a store by its measure', () => {
     read(pen, 'ph', 4.2)
     read(pen, 'brix', 9)
     expect(keep(pen, 'soured')).toBe('open: Kept.')
+    // What is put to it afterwards is not in the reading.
+    add(pen, 'salt', 20)
+    expect(keep(pen, 'soured')).toMatch(/^ajar: Measure the pH/)
+    read(pen, 'ph', 4.1)
+    expect(keep(pen, 'soured')).toBe('open: Kept.')
   })
   it('of sugar takes the last Brix, the limit itself included', () => {
     const pen = lotWithStore({ measure: 'sugar', atLeast_brix: 65 }, 'sugared')

@@ -29,6 +29,45 @@ const STAND: Saying<'stand-counted'> = {
 }
 
 describe('what an entry leaves behind', () => {
+  it('of an illness that was explained: that one eater’s until then, and nobody else’s', () => {
+    const ill = (eater: string, at: string) =>
+      stamped({ type: 'felt-ill', eater, symptoms: 'cramps' }, at) as HouseEntry
+    const explained = stamped({ type: 'ill-explained', eater: 'ann', why: 'a cold' }, LATER) as HouseEntry
+    const after = [ill('ann', AT), ill('bo', AT), ill('ann', LATER), ill('ann', '2027-05-17T08:00:00.000Z'), explained]
+    expect(
+      after.reduce(applyHouse, EMPTY_HOUSE).ill.map((each) => [each.eater, each.symptoms, each.explained]),
+    ).toEqual([
+      ['ann', 'cramps', 'a cold'],
+      ['bo', 'cramps', undefined],
+      ['ann', 'cramps', 'a cold'],
+      ['ann', 'cramps', undefined],
+    ])
+  })
+  it('of an eater who says less than before: what no longer holds, and nothing else', () => {
+    const di = (over: Partial<Saying<'eater-noted'>['eater']>): Saying => ({ type: 'eater-noted', eater: { id: 'di', name: 'Di', kind: 'adult', sensitivities: [], ...over } }) // prettier-ignore
+    const dropped = (...said: readonly Saying[]) => house(EMPTY_HOUSE, ...said).eaters['di']?.laxer?.dropped
+    const two = di({ sensitivities: ['nut-allergy', 'kidney-stone'] })
+    expect(dropped(two, di({ sensitivities: ['nut-allergy'] }))).toEqual(['kidney-stone'])
+    expect(dropped(two, di({ sensitivities: ['nut-allergy', 'kidney-stone', 'pregnancy'] }))).toBeUndefined()
+    expect(dropped(di({ sensitivities: null }), di({}))).toBeUndefined()
+    expect(dropped(two, di({ sensitivities: null }))).toEqual(['nut-allergy', 'kidney-stone'])
+    expect(dropped(di({ kind: 'infant' }), di({ kind: 'child' }))).toEqual(['infant'])
+    expect(dropped(di({ kind: 'child' }), di({ kind: 'infant' }))).toBeUndefined()
+    const cap = (taxon: string, perDay_g: number) => ({ ownCaps: [{ taxon, perDay_g }] })
+    expect(dropped(di(cap('Urtica dioica', 50)), di(cap('Urtica dioica', 80)))).toHaveLength(1)
+    expect(dropped(di(cap('Urtica dioica', 50)), di(cap('Urtica dioica', 50)))).toBeUndefined()
+    expect(dropped(di(cap('Urtica dioica', 50)), di(cap('Allium ursinum', 20)))).toHaveLength(1)
+  })
+  it('of a stray in food that was cut or was on the fire, or in a batch of such: that it is broken up, whatever was said', () => {
+    const stray = { type: 'stray-reported', lot: 'A', what: 'arum', brokenUp: false } as const
+    expect(lot(PICKED, stray).strays).toMatchObject({ brokenUp: false, pending: 1 })
+    const cut = lot(PICKED, { type: 'cut-up', lot: 'A', how: 'cut' })
+    const heated = lot(PICKED, { type: 'step-begun', lot: 'A', protocol: 'blanch and drain', step: 2, load: 1, mass_g: 500 }) // prettier-ignore
+    for (const broken of [cut, heated]) expect(applyLot(broken, stamped(stray) as LotEntry).strays.brokenUp).toBe(true)
+    const batch = lineage([cut], { type: 'joined', lot: 'B', code: 'B', parts: [{ lot: 'A', mass_g: 100 }] }).get('B')
+    const whole = lineage([lot(PICKED)], { type: 'joined', lot: 'B', code: 'B', parts: [{ lot: 'A', mass_g: 100 }] }).get('B') // prettier-ignore
+    expect([batch, whole].map((each) => each && applyLot(each, stamped(stray) as LotEntry).strays.brokenUp)).toEqual([true, false]) // prettier-ignore
+  })
   it('of the household: what was said, and nothing where nothing was said', () => {
     const met = { type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' } as const
     const meetings = (more: Partial<Saying<'plant-met'>>) => house(EMPTY_HOUSE, { ...met, ...more }).meetings

@@ -443,6 +443,35 @@ describe('what passes mass on', () => {
   })
 })
 
+describe('what is measured', () => {
+  it('is measured: a place said to be cold or hot, a sample that stands, a store with something in it', () => {
+    const pen = cook(household(new Pen()))
+    const placed = (place: 'cold' | 'hot' | 'kitchen', temp_C: number | null): Saying => ({ type: 'placed', lot: 'A', place, temp_C }) // prettier-ignore
+    expect(refusal(pen, placed('cold', null))).toBe('temp_C: Measure the place: 5.0 °C or below counts as cold.')
+    expect(refusal(pen, placed('hot', null))).toBe('temp_C: Measure the food: 60.0 °C or above counts as hot.')
+    for (const fine of [placed('kitchen', null), placed('cold', 9), placed('hot', 70)])
+      expect(refusal(pen, fine)).toBe('taken')
+    const sample = (over: Partial<Saying<'sample-dried'>>): Saying => ({ type: 'sample-dried', lot: 'A', wet_g: 20, before_g: 4, dry_g: 4, apart_min: 60, ...over }) // prettier-ignore
+    expect(refusal(pen, sample({ before_g: 21 }))).toBe('before_g: A sample of 20 g cannot have grown to 21 g.')
+    expect(refusal(pen, sample({ apart_min: 59 }))).toBe('apart_min: Weigh it again after 60 min or more.')
+    for (const dry_g of [3.9, 4.1])
+      expect(refusal(pen, sample({ dry_g }))).toMatch(/^dry_g: Its weight does not stand yet/)
+    for (const dry_g of [3.97, 4.03]) expect(refusal(pen, sample({ dry_g }))).toBe('taken')
+    const store = (pack: string, over: Partial<Saying<'store-read'>> = {}): Saying => ({ type: 'store-read', lot: 'A', pack, temp_C: 9, ...over }) // prettier-ignore
+    expect(refusal(pen, store('p'))).toBe('pack: There is no such pack of this lot with something left in it.')
+    for (const pack of ['p', 'q'])
+      pen.write({ type: 'packed', lot: 'A', pack, store: 'chilled', mass_g: 50, containers: 1, storeTemp_C: 3 })
+    expect(refusal(pen, store('p'))).toBe('taken')
+    // The other pack stands elsewhere.
+    expect(pen.lot().packs.map(({ readings }) => readings.length)).toEqual([1, 0])
+    expect(refusal(pen, store('q', { simulated: true }))).toMatch(/^temp_C: A stand-in instrument measures nothing/)
+    pen.force(store('q', { simulated: true }))
+    expect(pen.lot().packs[1]?.readings).toEqual([])
+    pen.write({ type: 'thrown-away', lot: 'A', pack: 'p', mass_g: 50, why: 'x' })
+    expect(refusal(pen, store('p'))).toMatch(/^pack: There is no such pack/)
+  })
+})
+
 describe('a bath', () => {
   const bath = (over: Partial<Saying<'bath-changed'>> = {}): Saying => ({
     type: 'bath-changed',
