@@ -8,7 +8,7 @@ const oneClock = [
 ]
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', 'reports/**', '.stryker-tmp/**', 'test-results/**', 'playwright-report/**'] },
+  { ignores: ['**/dist/**', 'reports/**', '.mutation/**', 'test-results/**', 'playwright-report/**'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
   {

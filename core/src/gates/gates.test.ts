@@ -869,7 +869,7 @@ describe('Keep', () => {
     missed.wait(600)
     expect(see(missed, 'keep', cold)).toMatchObject({
       state: 'closed',
-      reasons: [expect.stringMatching(/^Cut, wet or half cooked, made .*: it stood warm/)],
+      reasons: [expect.stringMatching(/^Cut, wet or half cooked since .*: it stood warm/)],
     })
   })
   const frozen = (storeTemp_C: number | null): Intent => ({ keep: { store: 'frozen', storeTemp_C } })
