@@ -97,6 +97,8 @@ test('figures that contradict themselves are left out; a saying that repeats ano
   await figures.getByRole('button', { name: 'Write it down' }).click()
   await expect(figures).toContainText('a poster, 120 g: more of it than the whole weighs')
   await follow(page, '/plant/Asclepias%20syriaca')
+  // Until it is drawn the plant that was left stands there, with the same words on it.
+  await expect(page.getByRole('main')).toContainText('Asclepias syriaca')
   const use = page.locator('.card.use').first()
   await use.getByText('You read or heard something of it').click()
   await use.getByLabel('It says', { exact: true }).fill('one water is plenty')
