@@ -24,7 +24,7 @@ export interface HandedOver {
   /** Gates that are not open, each with what is still to be signed. */
   readonly unsigned: readonly { readonly gate: string; readonly why: string }[]
   readonly last: { readonly says: string; readonly at: Instant; readonly by: string } | undefined
-  readonly next: { readonly title: string; readonly by: Instant | null }
+  readonly next: { readonly title: string; readonly by: Instant | null; readonly stopped: boolean }
 }
 
 /**
@@ -45,7 +45,7 @@ export function handOver(log: BookLog, context: JudgeContext): readonly HandedOv
       const needed = ACT_GATES.serve.filter((gate): gate is Gate => gate !== 'plate')
       const shut = gateViews(lot, context).filter(({ gate, state }) => needed.includes(gate) && state !== 'open')
       const entry = lastOf.get(lot.id)
-      const { title, by } = doNow(lot, context)
+      const { title, by, act } = doNow(lot, context)
       const fresh = freshnessOf(lot, context)
       return {
         lot: lot.id,
@@ -64,7 +64,7 @@ export function handOver(log: BookLog, context: JudgeContext): readonly HandedOv
           at: entry.at,
           by: writerName(entry.by, context.book.house.eaters),
         },
-        next: { title, by },
+        next: { title, by, stopped: act.kind === 'stop' },
       }
     })
     .toSorted((a, b) => ((a.next.by ?? LATER) < (b.next.by ?? LATER) ? -1 : 1))

@@ -147,5 +147,5 @@ function stepsAhead(
     return [{ op, hands_min: each.hands_min.usual, waiting_min: each.waiting_min, watched }]
   })
   const lasts_min = steps.reduce((sum, { hands_min, waiting_min }) => sum + hands_min + waiting_min, 0)
-  return lasts_min > DAY_min ? { why: 'it takes days: the due list follows it' } : { steps }
+  return lasts_min > DAY_min ? { why: 'it takes days: see Due' } : { steps }
 }

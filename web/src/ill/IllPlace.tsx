@@ -70,7 +70,7 @@ export function IllPlace() {
                 <td>
                   {formatDay(at, timeZone)} {timeOf(at, timeZone)}
                 </td>
-                <td>pack {pack} opened</td>
+                <th scope="row">Not noted: ask who ate from pack {pack}, opened then</th>
                 <td>
                   <Plants plants={plants} />
                 </td>

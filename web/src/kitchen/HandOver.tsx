@@ -43,11 +43,12 @@ export default function HandOver() {
             </span>
           </h2>
           <p className={notYetFood ? 'not-yet' : 'is-food'}>
-            {fresh.state === 'over' ? 'DO NOT EAT' : notYetFood ? 'NOT YET FOOD' : 'All gates open'}
+            {fresh.state === 'over' ? 'DO NOT EAT' : notYetFood ? 'NOT YET FOOD' : 'All gates open. Ready to serve.'}
           </p>
           <FreshnessLine freshness={fresh} />
           <p className="hand-next">
-            Next: <strong>{inUnits(next.title)}</strong>
+            {next.stopped ? '' : 'Next: '}
+            <strong>{inUnits(next.title)}</strong>
             {next.by !== null && `, by ${when(next.by)}`}
           </p>
           {last !== undefined && (

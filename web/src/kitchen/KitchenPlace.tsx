@@ -38,7 +38,7 @@ export default function KitchenPlace() {
         </div>
         <div className="place-acts">
           <Link className="big-link" to="/handing-on">
-            Hand on what stands here
+            Hand over this kitchen
           </Link>
         </div>
       </div>

@@ -13,6 +13,7 @@ import {
   timeOf,
   timetableOf,
   toMs,
+  withCapital,
   type ScheduleAnswer,
   type Timetable as Problem,
 } from '@ellop/core'
@@ -65,7 +66,7 @@ export function Timetable() {
     <section className="card timetable" aria-labelledby="timetable-title">
       <h2 id="timetable-title">All ready together</h2>
       {lots.length === 0 ? (
-        <p className="soft">Nothing that is sorted is in hand. What is sorted can be timed here, one lot or several.</p>
+        <p className="soft">No sorted lots yet. Sort a lot to time it here.</p>
       ) : (
         <>
           <p>Choose what goes on the table; each begins when it must, so that nothing waits and nothing goes cold.</p>
@@ -90,7 +91,7 @@ export function Timetable() {
       )}
       {problem?.leftOut.map(({ lot, title, why }) => (
         <p key={lot} className="told">
-          {title}: not in it, {inUnits(why)}.
+          Left out of this timetable: {title}. {withCapital(inUnits(why))}.
         </p>
       ))}
       {asked !== undefined && problem !== undefined && (
@@ -188,9 +189,9 @@ function Answer({
         ))}
       </ol>
       <p className="caution">
-        Planning values for practised hands. A limit counts from when it boils again, whatever the timetable says; what
-        stands warm is eaten, or cooled at once.
+        Planning values for practised hands. A limit counts from when it boils again, whatever the timetable says.
       </p>
+      <p className="must">MUST: eat warm food now, or cool it at once.</p>
     </>
   )
 }
