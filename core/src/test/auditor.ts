@@ -75,7 +75,7 @@ type Event = { readonly t: number } & (
   | { readonly what: 'picked'; readonly kind: string }
   | { readonly what: 'put'; readonly where: 'warm' | 'cold' | 'hot' }
   | { readonly what: 'cut' | 'wet' | 'handled' | 'opened' | 'half cooked' }
-  | { readonly what: 'added'; readonly name: string; readonly wet: boolean }
+  | { readonly what: 'added'; readonly name: string; readonly wet: boolean; readonly salt: number }
   | { readonly what: 'cooking'; readonly until: number }
   | { readonly what: 'cooked'; readonly since: number }
   | { readonly what: 'bath'; readonly until: number; readonly most: number }
@@ -205,7 +205,11 @@ function replay(entries: readonly Entry[]): World {
         break
       case 'ingredient-added':
         if (bowl !== undefined) bowl.mass_g += entry.mass_g
-        happen(bowl, { t, what: 'added', name: entry.name, wet: entry.what !== 'salt' && entry.what !== 'sugar' })
+        happen(bowl, {
+          ...{ t, what: 'added', name: entry.name, wet: entry.what !== 'salt' && entry.what !== 'sugar' },
+          // Of this addition alone: salt that was in it before counts for nothing here.
+          salt: entry.what === 'salt' && bowl !== undefined ? entry.mass_g / bowl.mass_g : 0,
+        })
         break
       case 'stray-reported':
         if (
@@ -358,6 +362,11 @@ function recordOf(kind: string) {
   }
   const forAdults = (use?.amounts ?? []).filter(({ who }) => who === 'adult').map(({ perDay_g }) => perDay_g)
   return {
+    /** So much salt in all of it, and it keeps by that. */
+    saltedAt: Math.min(
+      Infinity,
+      ...(use?.stores ?? []).flatMap(({ limit }) => (limit.measure === 'salt-share' ? limit.atLeast : [])),
+    ),
     mostInADay_g: forAdults.length === 0 ? Infinity : Math.max(...forAdults),
     raw: use?.spoilsRaw_days ?? { ambient: 1, chilled: 3 },
     end: (store: string, cooked: boolean, at: number): number => {
@@ -397,7 +406,7 @@ function live(events: readonly Event[], until: number): readonly string[] {
   const record = recordOf(kind)
   const order = events.map((event, at) => ({ event, at })).sort((a, b) => a.event.t - b.event.t || a.at - b.at)
   let t = order[0]?.event.t ?? until
-  let state: 'whole' | 'open' | 'leached' | 'cooked' = 'whole'
+  let state: 'whole' | 'open' | 'leached' | 'cooked' | 'salted' = 'whole'
   let where: 'warm' | 'cold' | 'hot' | 'frozen' | 'apart' = 'warm'
   let apartUntil = -Infinity
   let [warm, raw, end, made] = [0, 0, Infinity, t]
@@ -410,13 +419,13 @@ function live(events: readonly Event[], until: number): readonly string[] {
       const next = Math.min(to, inside ? apartUntil : to)
       const span = next - t
       const here = inside ? 'apart' : where
-      if (here === 'warm' && state !== 'whole') warm += span
+      if (here === 'warm' && state !== 'whole' && state !== 'salted') warm += span
       if (state === 'whole' || state === 'open' || state === 'leached') {
         const days = here === 'warm' ? record.raw.ambient : here === 'cold' ? record.raw.chilled : Infinity
         if (state !== 'leached' || here === 'warm' || here === 'cold') raw += span / (days * DAY)
       }
       const most = state === 'leached' ? DAY : 240 * MINUTE
-      if (state !== 'whole' && warm > most) gone = 'too long warm'
+      if (state !== 'whole' && state !== 'salted' && warm > most) gone = 'too long warm'
       else if (raw > 1 + 1e-9) gone = 'past its raw life'
       else if (end < next) gone = 'past its day'
       t = next
@@ -427,6 +436,7 @@ function live(events: readonly Event[], until: number): readonly string[] {
     end = Math.min(end, when)
   }
   const open = (at: number) => {
+    if (state === 'salted') [state, warm, raw] = ['whole', 0, 0]
     if (state !== 'whole') return
     state = 'open'
     made = at
@@ -454,14 +464,15 @@ function live(events: readonly Event[], until: number): readonly string[] {
         break
       case 'cut':
       case 'wet':
-        open(event.t)
+        if (event.what === 'wet' || state !== 'salted') open(event.t)
         where = 'warm'
         break
       case 'added':
         if (event.wet) {
           open(event.t)
           where = 'warm'
-        }
+        } else if (event.salt >= record.saltedAt && gone === undefined && state !== 'salted')
+          [state, made, end] = ['salted', event.t, record.end('salted', false, event.t)]
         break
       case 'cooking':
         apartUntil = event.until
