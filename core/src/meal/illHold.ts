@@ -9,9 +9,9 @@ import { hadOf, type Had } from './hadOf'
 
 /** Food may make ill so long after it was eaten: what was eaten in these hours is held [planning value: most poisons of plants and most germs of food show by then]. */
 export const ILL_AFTER_AT_MOST_h = 72
-/** What was kept moist and without air may hold a poison that shows only after ten days (World Health Organization, 2023, fact sheet "Botulism": 4 h to 8 days; a planning value above it). */
+/** What was kept moist may hold a poison that shows only after ten days (World Health Organization, 2023, fact sheet "Botulism": 4 h to 8 days; a planning value above it). */
 export const ILL_AFTER_STORE_AT_MOST_h = 240
-const STORES_WITHOUT_AIR: readonly Store[] = ['chilled', 'oiled', 'salted', 'soured', 'sugared']
+const KEEP_IT_MOIST: readonly Store[] = ['chilled', 'oiled', 'salted', 'soured', 'sugared']
 
 /** An illness, and what the ill one had of the same food before it. */
 export interface IllAfter {
@@ -46,7 +46,7 @@ function eatenBefore({ eater, at }: Illness, { lots }: BookState) {
 }
 
 const illWithin_h = ({ stores }: Had) =>
-  stores.some((store) => STORES_WITHOUT_AIR.includes(store)) ? ILL_AFTER_STORE_AT_MOST_h : ILL_AFTER_AT_MOST_h
+  stores.some((store) => KEEP_IT_MOIST.includes(store)) ? ILL_AFTER_STORE_AT_MOST_h : ILL_AFTER_AT_MOST_h
 
 /** Everybody else who had of the same pickings as somebody who is ill, whenever: each is to be asked. */
 export function alsoAte(illness: Illness, book: BookState): readonly EaterId[] {
