@@ -137,6 +137,31 @@ describe('eaten on the way', () => {
     expect(rest()).toBeCloseTo(8)
     expect(answer(pen, nibble(400, true))).toMatchObject({ field: 'portions' })
   })
+  it('is refused once it lay in bad water, whatever of its sorting is taken back and noted anew', () => {
+    const sorting = (wash: Saying<'sorted'>['wash']): Saying<'sorted'> => ({
+      ...{ type: 'sorted', lot: 'A', stageSeen: 'ripe', kept_g: 290, trimmed_g: 5, trimmedTo: 'compost', wash },
+    })
+    const washedIn = (water: 'safe' | 'germs' | 'chemicals') => ({ water, changes: 1 }) as const
+    const pen = inTheHand('serviceberry')
+    const first = pen.write(sorting(null))
+    pen.write({ type: 'washed', lot: 'A', wash: washedIn('chemicals') })
+    expect(answer(pen, nibble(5, true))).toMatchObject({ field: 'gates' })
+    pen.write({ type: 'struck', entry: first.id, why: 'the wrong lot' })
+    expect(pen.lot().sorted).toBeNull()
+    expect(answer(pen, nibble(5, true))).toMatchObject({
+      field: 'gates',
+      message: expect.stringContaining('chemicals'),
+    })
+    // A better water afterwards takes neither chemicals nor germs off.
+    pen.force(sorting(washedIn('safe')))
+    expect(pen.lot().sorted?.wash).toEqual(washedIn('chemicals'))
+    const dirty = inTheHand('serviceberry')
+    dirty.force(sorting(washedIn('germs')))
+    dirty.force({ type: 'washed', lot: 'A', wash: washedIn('safe') })
+    expect(dirty.lot().sorted?.wash).toEqual(washedIn('germs'))
+    // What was never washed is as it was.
+    expect(inTheHand('serviceberry').lot().washedIn).toBeNull()
+  })
   it('is only of what is as it was picked', () => {
     const pen = inTheHand('serviceberry')
     pen.write({

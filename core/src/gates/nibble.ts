@@ -37,7 +37,7 @@ export function shutForNibble(
   const at = context.now
   if (!isAsPicked(lot, at)) return undefined
   const looked = { at, stageSeen: lot.weighedIn.stage, kept_g: lot.mass_g, trimmed_g: 0, trimmedTo: '' }
-  const wash = rinsed ? ({ water: 'safe', changes: 1 } as const) : null
+  const wash = lot.washedIn ?? (rinsed ? ({ water: 'safe', changes: 1 } as const) : null)
   const picked: LotState = {
     ...lot,
     // What was sorted dry may still be rinsed in the hand.

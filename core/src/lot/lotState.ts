@@ -42,6 +42,8 @@ export interface LotState {
   readonly scores: readonly ScoreFact[]
   readonly revived: RevivedFact | null
   readonly sorted: SortFact | null
+  /** The worst water that it was washed in: it stays known where the sorting before it is struck out. */
+  readonly washedIn: SortFact['wash']
   readonly way: {
     readonly protocol: string
     readonly goal: Goal
@@ -263,6 +265,14 @@ export interface SortFact {
   readonly wash: { readonly water: 'safe' | 'germs' | 'chemicals'; readonly changes: number } | null
 }
 
+const WATERS: readonly NonNullable<SortFact['wash']>['water'][] = ['safe', 'germs', 'chemicals']
+
+/** Of two washings the one in the worse water: neither germs nor chemicals come off in a better one. */
+export function worseWash(a: SortFact['wash'], b: SortFact['wash']): SortFact['wash'] {
+  if (a === null || b === null) return a ?? b
+  return WATERS.indexOf(a.water) > WATERS.indexOf(b.water) ? a : b
+}
+
 /** One load going through one step of the protocol. */
 export interface StepRun {
   readonly entry: EntryId
@@ -411,6 +421,7 @@ export function emptyLot(id: LotId): LotState {
     scores: [],
     revived: null,
     sorted: null,
+    washedIn: null,
     way: null,
     runs: [],
     baths: [],

@@ -1,4 +1,4 @@
-import { isOnlyCounted, withFirstCut, withFlow, type LotState, type SortFact } from '../../lot/lotState'
+import { isOnlyCounted, withFirstCut, withFlow, worseWash, type LotState, type SortFact } from '../../lot/lotState'
 import type { EntryBase, EntryDef, LotId } from '../entry'
 
 /** Sorted, trimmed, washed and weighed again: only the edible part at an edible stage goes on. */
@@ -18,7 +18,8 @@ export const sorted: EntryDef<Sorted, LotState> = {
       to: trimmedTo,
     })
     const rest = withFlow(trimmed, { at, what: 'lost-in-sorting', mass_g: lost_g, to: 'drips and dust' })
-    return { ...rest, sorted: { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash } }
+    const washedIn = worseWash(lot.washedIn, wash)
+    return { ...rest, washedIn, sorted: { at, stageSeen, kept_g, trimmed_g, trimmedTo, wash: washedIn } }
   },
 }
 

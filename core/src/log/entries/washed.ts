@@ -1,4 +1,4 @@
-import type { LotState, SortFact } from '../../lot/lotState'
+import { worseWash, type LotState, type SortFact } from '../../lot/lotState'
 import type { EntryBase, EntryDef, LotId } from '../entry'
 
 /** Washed after all, of a lot that was sorted dry. */
@@ -9,5 +9,8 @@ export interface Washed extends EntryBase {
 }
 
 export const washed: EntryDef<Washed, LotState> = {
-  apply: (lot, { wash }) => (lot.sorted === null ? lot : { ...lot, sorted: { ...lot.sorted, wash } }),
+  apply(lot, { wash }) {
+    const washedIn = worseWash(lot.washedIn, wash)
+    return { ...lot, washedIn, sorted: lot.sorted === null ? null : { ...lot.sorted, wash: washedIn } }
+  },
 }
