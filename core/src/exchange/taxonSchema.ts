@@ -175,6 +175,7 @@ const use = Joi.object({
       what: Joi.valid('avoid', 'limit').required(),
       onlyFor: list(goal()).min(1),
       perDay_g: Joi.number().greater(0),
+      cookedFrom_months: Joi.when('who', { is: 'infant', then: Joi.number().integer().min(6).max(12), otherwise: Joi.forbidden() }), // prettier-ignore
       why: text().required(),
     }),
   ).required(),
@@ -233,7 +234,13 @@ const taxon = Joi.object({
     .unique()
     .required(),
   lookalikes: list(
-    strictObject({ scientificName: text(), severity: severity(), why: text(), tells: list(text()).min(1) }),
+    Joi.object({
+      scientificName: text().required(),
+      severity: severity().required(),
+      growsAmong: Joi.valid(true),
+      why: text().required(),
+      tells: list(text()).min(1).required(),
+    }),
   ).required(),
   uses: list(use).required(),
   sources: list(text()).min(1).required(),

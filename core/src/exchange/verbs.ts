@@ -327,7 +327,13 @@ const VERBS: Readonly<Record<string, Verb>> = {
       storage: Joi.valid('none', 'room', 'chilled', 'frozen'),
       perDay_g: Joi.number().min(0).max(10_000),
       eaters: Joi.array()
-        .items(Joi.object({ kind: eaterKind().required(), sensitivities: Joi.array().items(sensitivity()).unique() }))
+        .items(
+          Joi.object({
+            kind: eaterKind().required(),
+            sensitivities: Joi.array().items(sensitivity()).unique(),
+            age_months: Joi.number().min(0).max(1440),
+          }),
+        )
         .min(1)
         .max(500),
       kitchen: Joi.object({

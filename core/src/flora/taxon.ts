@@ -46,6 +46,8 @@ export type Season = 'spring' | 'summer' | 'autumn' | 'winter'
 export interface LookAlike {
   readonly scientificName: string
   readonly severity: Severity
+  /** It grows among the food, or climbs through it: a handful can hold both, however surely the food is known. */
+  readonly growsAmong?: true
   readonly why: string
   readonly tells: readonly string[]
 }
@@ -240,5 +242,7 @@ export interface Caution {
   /** Goals for which alone it holds (raw); all where absent. */
   readonly onlyFor?: readonly Goal[]
   readonly perDay_g?: number
+  /** Of a baby's: the month from which it may have the food cooked soft, where nothing but want of data held it back. */
+  readonly cookedFrom_months?: number
   readonly why: string
 }

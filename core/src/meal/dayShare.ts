@@ -28,7 +28,7 @@ export function cautionsFor(use: Use, eater: Pick<EaterState, 'kind' | 'sensitiv
 }
 
 /** A child without a figure of its own has half of an adult's; an infant without one has none. */
-const CHILD_SHARE = 0.5
+export const CHILD_SHARE = 0.5
 
 /**
  * Daily caps of one plant for an eater, in trimmed raw grams. A figure for their age, or an adult's scaled and said to be so; and every caution

@@ -6,6 +6,7 @@ import { addEntries } from '../log/fold'
 import type { Saying } from '../log/stamp'
 import { chance } from '../quantity/chance'
 import { KIT, type Kit } from '../treatment/kit'
+import { ordinaryPortion_g } from '../meal/portion'
 import { plan } from '../treatment/plan'
 import type { Plan, PlanInput } from '../treatment/planTypes'
 import { CLEAN, Pen } from './pen'
@@ -220,11 +221,22 @@ function barred(use: Use, { eaters = [], goal }: PlanInput): boolean {
   )
 }
 
-function overAmount(use: Use, { eaters = [], perDay_g = 0 }: PlanInput, { name }: Protocol): boolean {
+function overAmount(use: Use, { eaters = [], perDay_g = 0, goal }: PlanInput, { name }: Protocol): boolean {
+  const portion_g = ordinaryPortion_g(use)
   return eaters.some(({ kind, sensitivities = [] }) => {
-    const caps = use.amounts.filter(({ who, school }) => who === kind && (school === undefined || school === name))
-    const own = use.cautionFor.filter(({ who }) => sensitivities.includes(who))
-    return [...caps, ...own].some((cap) => perDay_g > (cap.perDay_g ?? Infinity))
+    const caps = use.amounts.filter(({ school }) => school === undefined || school === name)
+    const forAge = caps.filter(({ who }) => who === kind).map((cap) => cap.perDay_g)
+    // A child without a figure has half of an adult's.
+    const half = caps.filter(({ who }) => who === 'adult').map((cap) => cap.perDay_g / 2)
+    const aged = kind === 'child' && forAge.length === 0 ? half : forAge
+    // Where nobody gave a figure for whom it is limited, an ordinary portion of their age is the figure.
+    const own = use.cautionFor
+      .filter(
+        ({ who, what, onlyFor }) =>
+          what === 'limit' && (who === kind || sensitivities.includes(who)) && (onlyFor?.includes(goal) ?? true),
+      ) // prettier-ignore
+      .map((each) => each.perDay_g ?? portion_g / (kind === 'adult' ? 1 : 2))
+    return [...aged, ...own].some((most_g) => perDay_g > most_g)
   })
 }
 

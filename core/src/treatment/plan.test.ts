@@ -24,7 +24,7 @@ const about = (over: Partial<PlanInput>, what: string) =>
 describe('a plan for nettle tops', () => {
   it('fills in every number for the hut', () => {
     const made = ask({ goal: 'freeze' })
-    expect(made.verdict).toBe('conditional')
+    expect(made.verdict).toBe('allow')
     expect(made.way).toBe('blanch and drain')
     expect(made.steps.map(({ op }) => op)).toEqual(['sort', 'wash', 'blanch', 'refresh', 'press', 'freeze'])
     const blanch = made.steps[2]
@@ -58,7 +58,7 @@ describe('a plan for nettle tops', () => {
     expect(ask({ kitchen: { ...HUT, elevation_m: 1500 } }).steps[2]?.minutes).toBe(3)
     expect(ask({ kitchen: { ...HUT, elevation_m: 2500 } }).way).toBe('blanch and drain')
     const high = ask({ kitchen: { ...HUT, elevation_m: 2501 } })
-    expect(high).toMatchObject({ verdict: 'conditional', way: 'cooked in the dish' })
+    expect(high).toMatchObject({ verdict: 'allow', way: 'cooked in the dish' })
     expect(high.steps.find(({ op }) => op === 'simmer')).toMatchObject({ minutes: 10, temp_C: 85, critical: true })
     expect(about({ kitchen: { ...HUT, elevation_m: 2501 } }, 'kitchen')[0]).toMatch(
       /^blanch and drain: The record accepts this boil up to 2,500 m/,
@@ -68,7 +68,7 @@ describe('a plan for nettle tops', () => {
   })
   it('fits its loads to the water and fuel there are, or says what is missing', () => {
     const tight = ask({ mass_g: 300, kitchen: { ...HUT, water_mL: 5500 } })
-    expect(tight.verdict).toBe('conditional')
+    expect(tight.verdict).toBe('allow')
     expect(
       tight.steps.reduce((sum, { water_mL = 0, loads }) => sum + water_mL * (loads?.fillings ?? 1), 0),
     ).toBeLessThanOrEqual(5500)
@@ -150,13 +150,15 @@ describe('a plan for nettle tops', () => {
       instead: 'something else for these eaters',
     })
     expect(about({ eaters: [{ kind: 'infant' }] }, 'eater')).toEqual([
-      'Not for infant: Nitrate: infants bear the least of it; and a sting if undercooked.',
+      'Babies: must not eat it. Nitrate: infants bear the least of it; and a sting if undercooked.',
     ])
     expect(about({ eaters: [{ kind: 'adult', sensitivities: ['kidney-stone'] }] }, 'eater')).toEqual([
-      'With kidney stone: Some oxalate: an ordinary boiled portion, water thrown away. At most 100 g of raw, trimmed food a day.',
+      'Kidney stones: at most 100 g of raw, trimmed food a day. Some oxalate: an ordinary boiled portion, water thrown away.',
     ])
-    expect(about({ eaters: [{ kind: 'child' }] }, 'amount')[0]).toMatch(/^At most 100 g a day for a child/)
-    expect(ask({ perDay_g: 250 }).verdict).toBe('conditional')
+    expect(about({ eaters: [{ kind: 'child' }] }, 'amount')[0]).toMatch(
+      /^At most 100 g of raw, trimmed food a day for a child/,
+    )
+    expect(ask({ perDay_g: 250 }).verdict).toBe('allow')
     expect(ask({ perDay_g: 251 })).toMatchObject({ verdict: 'refuse', instead: 'up to 250 g a day' })
     expect(ask({ perDay_g: 101, eaters: [{ kind: 'adult', sensitivities: ['kidney-stone'] }] }).instead).toBe(
       'up to 100 g a day',
@@ -205,9 +207,15 @@ describe('a plan for nettle tops', () => {
   it('refuses the unknown and the dangerous, whatever is asked', () => {
     expect(ask({ taxon: 'Planta ignota' })).toMatchObject({
       verdict: 'refuse',
-      reasons: [{ about: 'identity', text: 'Planta ignota is not in the catalogue, so nothing about it can be said.' }],
+      reasons: [
+        {
+          about: 'identity',
+          rank: 'must',
+          text: 'Planta ignota is not in the catalogue, so nothing about it can be said.',
+        },
+      ],
     })
-    expect(ask({ taxon: 'urtica GRACILIS' }).verdict).toBe('conditional')
+    expect(ask({ taxon: 'urtica GRACILIS' }).verdict).toBe('allow')
     expect(ask({ taxon: 'Lamium album' }).reasons[0]?.text).toBe(
       'Lamium album is in the catalogue only as a look-alike: nothing is on record about eating it.',
     )
@@ -521,7 +529,7 @@ describe('a plan for the other kinds', () => {
     [
       'spruce syrup on the shelf',
       () => of('Picea abies', 'needle-tip', 'young', 'syrup', { storage: 'room' }),
-      'conditional',
+      'allow',
       /./,
     ],
     [

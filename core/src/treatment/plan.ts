@@ -3,11 +3,13 @@ import type { Goal, Protocol, Taxon, Use, UseHazard } from '../flora/taxon'
 import { plainWords } from '../flora/vocabulary'
 import { formatList, withCapital } from '../quantity/format'
 import { multiplyRanges, scaleRange, type Range } from '../quantity/range'
-import { amountReasons, cautions, overCap } from './planEaters'
+import { amountReasons, barred, heldFor, overCap, toAsk, type Eating } from './planEaters'
 import { needWater } from './kit'
+import { limitHere } from './limit'
 import { fillSteps } from './planSteps'
 import { AIRLESS, DRY_GOALS, storeReasons, waysOnRecord } from './planStores'
 import type { Plan, PlanInput, PlannedStep, PlanReason } from './planTypes'
+import { byRank, rankOfDouble, rankOfHazard } from './rank'
 
 /**
  * What it takes to make a picking safe and good in this kitchen for these eaters, or why it is refused.
@@ -21,13 +23,19 @@ export function plan(input: PlanInput, catalogue: Catalogue): Plan {
   const taxon = findTaxon(catalogue, input.taxon)
   if (taxon === undefined)
     return refuse(
-      [{ about: 'identity', text: `${input.taxon} is not in the catalogue, so nothing about it can be said.` }],
+      [
+        {
+          about: 'identity',
+          rank: 'must',
+          text: `${input.taxon} is not in the catalogue, so nothing about it can be said.`,
+        },
+      ],
       'a plant that is in the catalogue',
     )
   const uses = usesOf(taxon, input.part, input.stage)
   if (uses.length === 0)
     return refuse(
-      [{ about: 'identity', text: taxon.neverFood ?? nothingOnRecord(taxon, input) }, ...doubles(taxon)],
+      [{ about: 'identity', rank: 'must', text: taxon.neverFood ?? nothingOnRecord(taxon, input) }, ...doubles(taxon)],
       otherFood(taxon),
     )
   const food = uses.filter(({ verdict }) => verdict !== 'never')
@@ -43,37 +51,53 @@ export function plan(input: PlanInput, catalogue: Catalogue): Plan {
       uses.find(({ instead }) => instead)?.instead ?? otherFood(taxon),
     )
   if (settled || uses.length === 1 || best.verdict === 'refuse') return best
-  return { ...best, verdict: 'conditional', reasons: [...whichAreFood(uses), ...best.reasons] }
+  return { ...best, verdict: 'conditional', reasons: byRank([...whichAreFood(uses), ...best.reasons]) }
 }
 
 function planUse(taxon: Taxon, use: Use, input: PlanInput): Plan {
-  const eaters = input.eaters ?? [{ kind: 'adult' as const }]
-  const barred = cautions(use, eaters, 'avoid', input.goal)
-  if (barred.length > 0) return refuse([...barred, ...doubles(taxon)], 'something else for these eaters')
+  const eating: Eating = { use, eaters: input.eaters ?? [{ kind: 'adult' as const }], goal: input.goal }
+  const not = barred(eating)
+  if (not.length > 0) return refuse([...not, ...doubles(taxon, use)], 'something else for these eaters')
   const store = storeReasons(taxon, use, input)
   const chosen = chooseWay(use, input)
   // A store that can kill is told before anything else.
   if (store.refused !== undefined && (AIRLESS.includes(input.goal) || !('refused' in chosen)))
-    return refuse([store.refused, ...doubles(taxon)], store.instead)
-  if ('refused' in chosen) return refuse([...chosen.refused, ...doubles(taxon)], chosen.instead)
+    return refuse([store.refused, ...doubles(taxon, use)], store.instead)
+  if ('refused' in chosen) return refuse([...chosen.refused, ...doubles(taxon, use)], chosen.instead)
   const { protocol, steps, notes } = chosen
-  const tooMuch = overCap(use, eaters, input.perDay_g, protocol.name)
-  if (tooMuch !== undefined) return refuse([tooMuch.reason, ...doubles(taxon)], tooMuch.instead)
-  const reasons = [
-    ...hazardReasons(use, protocol, input.goal),
-    ...notes,
+  const tooMuch = overCap(eating, input.perDay_g, protocol.name)
+  if (tooMuch !== undefined) return refuse([tooMuch.reason, ...doubles(taxon, use)], tooMuch.instead)
+  const reasons = byRank([
     ...(protocol.storeOnly === true
-      ? [{ about: 'store', text: `NOT YET FOOD: “${protocol.name}” only keeps it. ${protocol.why}` }]
+      ? [
+          {
+            about: 'store',
+            rank: 'must' as const,
+            text: `NOT YET FOOD: “${protocol.name}” only keeps it. ${protocol.why}`,
+          },
+        ]
       : []),
-    ...cautions(use, eaters, 'limit', input.goal),
-    ...amountReasons(use, eaters, protocol.name),
+    ...(protocol.standing === 'contested'
+      ? [
+          {
+            about: 'school',
+            rank: 'must' as const,
+            text: `The school “${protocol.name}” is contested: ${protocol.why}`,
+          },
+        ]
+      : []),
+    ...heldFor(eating),
+    ...hazardReasons(use, protocol, input.goal),
+    ...sournessReasons(protocol, input.goal),
+    ...amountReasons(eating, protocol.name),
+    ...notes,
+    ...toAsk(eating),
     ...store.reasons,
-    ...doubles(taxon),
-  ]
-  const essential = steps.some(({ critical }) => critical) || reasons.some(({ about }) => about === 'eater')
+    ...doubles(taxon, use),
+  ])
   const cooked = use.cookedYield !== undefined && !DRY_GOALS.includes(input.goal) && input.goal !== 'eat-raw'
   return {
-    verdict: essential ? 'conditional' : 'allow',
+    verdict: verdictOf(reasons),
     reasons,
     steps,
     yield_g: scaleRange(cooked && use.cookedYield ? use.cookedYield : driedYield(use, input.goal), input.mass_g),
@@ -82,6 +106,18 @@ function planUse(taxon: Taxon, use: Use, input: PlanInput): Plan {
       .filter((each) => each !== protocol)
       .map(({ name, standing, why }) => ({ name, standing, why })),
   }
+}
+
+/** A sourness that is to be measured, whichever hazard it stands against. */
+function sournessReasons({ steps }: Protocol, goal: Goal): readonly PlanReason[] {
+  return steps
+    .filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
+    .flatMap(({ limit }) => (limit?.measure === 'ph' ? [limitHere(limit, 0).says] : []))
+    .map((says) => ({ about: 'store', rank: 'must', text: `Measure it before it is kept: ${says}.` }))
+}
+
+function verdictOf(reasons: readonly PlanReason[]): Plan['verdict'] {
+  return reasons.some(({ rank }) => rank === 'must') ? 'conditional' : 'allow'
 }
 
 /** What is kept of the mass by drying, from the moisture on record to a tenth of water; all of it where nothing is dried. */
@@ -107,6 +143,7 @@ function chooseWay(use: Use, input: PlanInput): Way | NoWay {
       refused: [
         {
           about: 'school',
+          rank: 'must',
           text: `No school called “${input.school}” is on record; there are ${formatList(use.protocols.map(({ name }) => name))}.`,
         },
       ],
@@ -130,14 +167,17 @@ function chooseWay(use: Use, input: PlanInput): Way | NoWay {
     const made =
       open === undefined
         ? fillSteps(protocol, input, use.part)
-        : { about: open.id, text: `it leaves ${plainWords(open.id)} unanswered.` }
+        : { about: open.id, rank: 'know' as const, text: `it leaves ${plainWords(open.id)} unanswered.` }
     if ('steps' in made) return { protocol, steps: made.steps, notes: [...failures, ...made.notes] }
     unreachable ||= 'unreachable' in made && made.unreachable === true
     noKit ||= 'noKit' in made && made.noKit === true
-    failures.push({ about: made.about, text: `${protocol.name}: ${made.text}` })
+    failures.push({ about: made.about, rank: 'know', text: `${protocol.name}: ${made.text}` })
   }
   return {
-    refused: noKit ? [...failures, ...needWater(use).map(({ id, says }) => ({ about: id, text: says }))] : failures,
+    refused: [
+      ...failures,
+      ...(noKit ? needWater(use).map(({ id, says }) => ({ about: id, rank: 'must' as const, text: says })) : []),
+    ].map((reason) => ({ ...reason, rank: 'must' as const })),
     instead:
       unreachable && use.ifUnreachable !== undefined
         ? use.ifUnreachable
@@ -168,29 +208,36 @@ function answersUnder(hazard: UseHazard, protocol: Protocol, goal: Goal): UseHaz
 
 function hazardReasons(use: Use, protocol: Protocol, goal: Goal): readonly PlanReason[] {
   return hazardsFor(use, goal).map((hazard) => {
-    const said = answersUnder(hazard, protocol, goal).map(({ says }) => says)
+    const answers = answersUnder(hazard, protocol, goal)
+    const said = answers.map(({ says }) => says)
     const name = plainWords(hazard.id)
     return {
       about: hazard.id,
+      rank: rankOfHazard(use, hazard, answers, protocol, goal),
       text: `${withCapital(name)}: ${said.join(' ') || 'still to be answered before it is food.'}`,
     }
   })
 }
 
 /** Every deadly or toxic plant it is mistaken for, by name, though identity is taken as certain. */
-function doubles(taxon: Taxon): readonly PlanReason[] {
+function doubles(taxon: Taxon, use?: Use): readonly PlanReason[] {
   return taxon.lookalikes
     .filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
-    .map(({ scientificName, severity, tells }) => ({
+    .map((double) => ({
       about: 'identity',
-      text: `${scientificName} (${severity}) is mistaken for it: ${tells.map((tell) => tell.replace(/\.$/, '')).join('; ')}.`,
+      rank: rankOfDouble(taxon, use, double),
+      text: `${double.scientificName} (${double.severity}) ${double.growsAmong === true ? 'grows among it' : 'is mistaken for it'}: ${double.tells.map((tell) => tell.replace(/\.$/, '')).join('; ')}.`,
     }))
 }
 
 function neverReasons(uses: readonly Use[]): readonly PlanReason[] {
   return uses
     .filter(({ verdict }) => verdict === 'never')
-    .map(({ hazards, whyNever }) => ({ about: hazards[0]?.id ?? 'refused', text: whyNever ?? 'This is not food.' }))
+    .map(({ hazards, whyNever }) => ({
+      about: hazards[0]?.id ?? 'refused',
+      rank: 'must',
+      text: whyNever ?? 'This is not food.',
+    }))
 }
 
 function whichAreFood(uses: readonly Use[]): readonly PlanReason[] {
@@ -200,12 +247,13 @@ function whichAreFood(uses: readonly Use[]): readonly PlanReason[] {
       .map(({ part, stage }) => `${plainWords(part)} (${plainWords(stage)})`)
   const not = named(false)
   return [
-    { about: 'part', text: `Food: ${formatList(named(true))}.` },
+    { about: 'part', rank: 'must', text: `Food: ${formatList(named(true))}.` },
     ...(not.length === 0
       ? []
       : [
           {
             about: 'part',
+            rank: 'must' as const,
             text: `Not food: ${formatList(not)}. ${uses.find(({ verdict }) => verdict === 'never')?.whyNever ?? ''}`.trim(),
           },
         ]),
@@ -220,7 +268,8 @@ function nothingOnRecord(taxon: Taxon, { part, stage }: PlanInput): string {
 }
 
 function noWayReason(use: Use, goal: Goal, named: Protocol | undefined): PlanReason {
-  if (named !== undefined) return { about: 'school', text: `“${named.name}” is not a way to ${plainWords(goal)}.` }
+  if (named !== undefined)
+    return { about: 'school', rank: 'must', text: `“${named.name}” is not a way to ${plainWords(goal)}.` }
   if (goal === 'eat-raw') {
     const contested = use.protocols.find(({ goals }) => goals.includes('eat-raw'))
     const raised = hazardsFor(use, goal)
@@ -229,10 +278,11 @@ function noWayReason(use: Use, goal: Goal, named: Protocol | undefined): PlanRea
     const hazards = told.map(({ id, note }) => (note === '' ? plainWords(id) : `${plainWords(id)} (${note})`))
     return {
       about: raised[0]?.id ?? 'raw',
+      rank: 'must',
       text: `${hazards.length === 0 ? 'No accepted way to eat it raw is on record' : `Not raw: ${formatList(hazards)}`}.${contested === undefined ? '' : ` The school “${contested.name}” is contested: ${contested.why}`}`,
     }
   }
-  return { about: 'store', text: `No accepted way to ${plainWords(goal)} this is on record.` }
+  return { about: 'store', rank: 'must', text: `No accepted way to ${plainWords(goal)} this is on record.` }
 }
 
 function otherFood(taxon: Taxon): string {

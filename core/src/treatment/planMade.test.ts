@@ -264,8 +264,8 @@ const told = (over: Partial<PlanInput>, of?: string) =>
     .reasons.filter(({ about }) => about !== 'identity' && (of === undefined || about === of))
     .map(({ about, text }) => `${about} | ${text}`)
 const DOUBLES = [
-  { about: 'identity', text: 'Falsa mors (deadly) is mistaken for it: purple spots; a smell of mice.' },
-  { about: 'identity', text: 'Falsa mala (toxic) is mistaken for it: milk.' },
+  { about: 'identity', rank: 'know', text: 'Falsa mors (deadly) is mistaken for it: purple spots; a smell of mice.' },
+  { about: 'identity', rank: 'know', text: 'Falsa mala (toxic) is mistaken for it: milk.' },
 ]
 const ALL_WAYS = 'on record for it: eat, dry, freeze, flour, syrup, pickle and infused oil'
 const COLD = { school: 'cold, then boiled' }
@@ -331,10 +331,11 @@ describe('a whole plan', () => {
       yield_g: { low: 300, usual: 350, high: 400 },
       otherWays: others('cold, then boiled'),
       reasons: [
-        { about: 'tannin', text: 'Tannin: Baths take it out.' },
-        { about: 'soil-bacteria', text: 'Soil bacteria: The boil ends them.' },
-        { about: 'nitrate', text: 'Nitrate: Eat it with care.' },
-        { about: 'amount', text: 'At most 200 g a day for an adult. Nitrate.' },
+        { about: 'tannin', rank: 'must', text: 'Tannin: Baths take it out.' },
+        { about: 'nitrate', rank: 'mind', text: 'Nitrate: Eat it with care.' },
+        { about: 'eater', rank: 'mind', text: 'Ask who eats. Little of it only with: kidney disease and nut allergy.' },
+        { about: 'soil-bacteria', rank: 'know', text: 'Soil bacteria: The boil ends them.' },
+        { about: 'amount', rank: 'know', text: 'At most 200 g of raw, trimmed food a day for an adult. Nitrate.' },
         ...DOUBLES,
       ],
     })
@@ -399,7 +400,10 @@ describe('a whole plan', () => {
       verdict: 'refuse',
       steps: [],
       instead: ALL_WAYS,
-      reasons: [{ about: 'soil-bacteria', text: 'in the brook: it leaves soil bacteria unanswered.' }, ...DOUBLES],
+      reasons: [
+        { about: 'soil-bacteria', rank: 'must', text: 'in the brook: it leaves soil bacteria unanswered.' },
+        ...DOUBLES,
+      ],
     })
     const later = ask({ goal: 'dry' })
     expect(later).toMatchObject({
@@ -417,33 +421,49 @@ describe('a whole plan', () => {
       ],
     })
     expect(told({ goal: 'dry' })).toEqual([
+      'store | NOT YET FOOD: “kept for later” only keeps it. Leach it then.',
       'tannin | Tannin: still to be answered before it is food.',
       'soil-bacteria | Soil bacteria: still to be answered before it is food.',
       'nitrate | Nitrate: Eat it with care.',
-      'store | NOT YET FOOD: “kept for later” only keeps it. Leach it then.',
-      'amount | At most 200 g a day for an adult. Nitrate.',
+      'eater | Ask who eats. Little of it only with: kidney disease and nut allergy.',
+      'amount | At most 200 g of raw, trimmed food a day for an adult. Nitrate.',
       'store | Dried: a year.',
     ])
     // Of all that makes it food nothing can be done up there; keeping it can.
     const high = ask({ kitchen: { ...KITCHEN, elevation_m: 2600, water_mL: 1500 } })
     expect(high.way).toBe('kept for later')
-    expect(high.reasons.slice(3, 6)).toEqual([
-      { about: 'kitchen', text: 'cold, then boiled: washing takes at least 2.5 L of water and 1.5 L are left.' },
-      { about: 'kitchen', text: 'hot baths: 2 baths take at least 2.0 L of water and 1.5 L are left.' },
-      { about: 'soil-bacteria', text: 'in the brook: it leaves soil bacteria unanswered.' },
+    expect(high.reasons.filter(({ text }) => /^(cold, then|hot baths|in the brook)/.test(text))).toEqual([
+      {
+        about: 'kitchen',
+        rank: 'know',
+        text: 'cold, then boiled: washing takes at least 2.5 L of water and 1.5 L are left.',
+      },
+      { about: 'kitchen', rank: 'know', text: 'hot baths: 2 baths take at least 2.0 L of water and 1.5 L are left.' },
+      { about: 'soil-bacteria', rank: 'know', text: 'in the brook: it leaves soil bacteria unanswered.' },
     ])
   })
-  it('takes a way nobody needs to boil as allowed, one with a limit or for somebody in particular under conditions', () => {
+  it('takes under conditions what an ordinary portion is too much of, and what somebody in particular has little of', () => {
     const slice = { goal: 'flavouring', school: 'a slice' } as const
-    expect(ask(slice)).toMatchObject({ verdict: 'allow', way: 'a slice' })
+    expect(ask(slice)).toMatchObject({ verdict: 'conditional', way: 'a slice' })
+    expect(
+      ask(slice)
+        .reasons.filter(({ rank }) => rank === 'must')
+        .map(({ text }) => text),
+    ).toEqual([
+      'The school “a slice” is contested: Some eat a slice.',
+      'Nitrate: Eat it with care.',
+      'At most 20 g of raw, trimmed food a day for an adult. Raw it is strong.',
+    ])
     expect(ask(slice).yield_g?.usual).toBeCloseTo((500 * 0.4) / 0.9, 6)
     expect(told(slice, 'amount')).toEqual([
-      'amount | At most 200 g a day for an adult. Nitrate.',
-      'amount | At most 20 g a day for an adult. Raw it is strong.',
+      'amount | At most 20 g of raw, trimmed food a day for an adult. Raw it is strong.',
+      'amount | At most 200 g of raw, trimmed food a day for an adult. Nitrate.',
     ])
     const careful = { ...slice, eaters: [{ kind: 'adult', sensitivities: ['nut-allergy'] }] } as const
     expect(ask(careful).verdict).toBe('conditional')
-    expect(told(careful, 'eater')).toEqual(['eater | With nut allergy: nobody knows.'])
+    expect(told(careful, 'eater')).toEqual([
+      'eater | Nut allergy: at most 80 g of raw, trimmed food a day. nobody knows.',
+    ])
     expect(ask({ goal: 'eat-raw', school: 'a slice' }).yield_g).toEqual({ low: 500, usual: 500, high: 500 })
   })
 })
@@ -497,7 +517,7 @@ describe('what a kitchen has', () => {
     ])
     const simmer = fuel_kWh(250, 500, 10)
     const poured = fuel_kWh(500, 0, 0)
-    expect(ask({ goal: 'syrup', ...inKitchen({ fuel_kWh: simmer + poured + 1e-9 }) }).verdict).toBe('conditional')
+    expect(ask({ goal: 'syrup', ...inKitchen({ fuel_kWh: simmer + poured + 1e-9 }) }).verdict).toBe('allow')
     expect(told({ goal: 'syrup', ...inKitchen({ fuel_kWh: simmer + 0.02 }) })).toEqual([
       `kitchen | in syrup: steeping takes about ${poured.toFixed(2)} kWh of fuel and 0.02 kWh are left.`,
     ])
@@ -581,18 +601,18 @@ describe('who eats and how it is kept', () => {
       verdict: 'refuse',
       steps: [],
       instead: 'something else for these eaters',
-      reasons: [{ about: 'eater', text: 'Not for infant: it chokes.' }, ...DOUBLES],
+      reasons: [{ about: 'eater', rank: 'must', text: 'Babies: must not eat it. it chokes.' }, ...DOUBLES],
     })
     expect(told({ ...eats('adult', 'pregnancy'), goal: 'flavouring', school: 'a slice' })).toEqual([
-      'eater | Not for pregnancy: strong raw.',
+      'eater | Pregnant: must not eat it. strong raw.',
     ])
     expect(told(eats('adult', 'pregnancy'), 'eater')).toEqual([])
     expect(told(eats('adult', 'kidney-disease'), 'eater')).toEqual([
-      'eater | With kidney disease: nitrate. At most 80 g of raw, trimmed food a day.',
+      'eater | Kidney disease: at most 80 g of raw, trimmed food a day. nitrate.',
     ])
     expect(told({ eaters: [{ kind: 'child' }, { kind: 'adult' }] }, 'amount')).toEqual([
-      'amount | At most 200 g a day for an adult. Nitrate.',
-      'amount | At most 50 g a day for a child. Small bodies.',
+      'amount | At most 50 g of raw, trimmed food a day for a child. Small bodies.',
+      'amount | At most 200 g of raw, trimmed food a day for an adult. Nitrate.',
     ])
     const over = (perDay_g: number, more: Partial<PlanInput> = {}) => {
       const { verdict, reasons, instead } = ask({ perDay_g, ...more })
@@ -608,7 +628,8 @@ describe('who eats and how it is kept', () => {
     expect(over(81, eats('adult', 'kidney-disease'))[2]).toBe('up to 80 g a day')
     expect(over(80, eats('adult', 'kidney-disease'))).toEqual([])
     expect(over(21, { goal: 'flavouring', school: 'a slice' })[2]).toBe('up to 20 g a day')
-    expect(over(100, eats('adult', 'nut-allergy'))).toEqual([])
+    expect(over(81, eats('adult', 'nut-allergy'))[2]).toBe('up to 80 g a day')
+    expect(over(80, eats('adult', 'nut-allergy'))).toEqual([])
   })
   it.each([
     ['eat', 'chilled', 'Cooked: 2 days cold.', undefined],
@@ -694,7 +715,7 @@ describe('a refusal', () => {
       verdict: 'refuse',
       steps: [],
       instead: 'its root (mature)',
-      reasons: [{ about: 'alkaloid', text: 'Some of its roots kill.' }, ...DOUBLES],
+      reasons: [{ about: 'alkaloid', rank: 'must', text: 'Some of its roots kill.' }, ...DOUBLES],
     })
     // Not settled which it is: what is food and what is not is told first.
     for (const open of [{}, { part: 'root' }, { stage: 'mature' }, { part: 'root', stage: 'any' }] as const) {
@@ -716,7 +737,7 @@ describe('a refusal', () => {
     expect(of(two, {}).reasons[0]?.text).toBe('Food: root (mature) and shoot (young).')
     expect(of(two, {}).reasons[1]?.about).toBe('tannin')
     expect(of({ ...PLANT, uses: [USE] }, {}).reasons[0]?.about).toBe('tannin')
-    expect(of({ ...PLANT, uses: [USE] }, infants).reasons[0]?.text).toBe('Not for infant: it chokes.')
+    expect(of({ ...PLANT, uses: [USE] }, infants).reasons[0]?.text).toBe('Babies: must not eat it. it chokes.')
     const nothing = (over: Partial<PlanInput>) => of(two, over).reasons[0]?.text
     expect(nothing({ part: 'fruit', stage: 'any' })).toBe(
       'Nothing is on record about eating the fruit of Ficta radix, and a gap is never filled by likeness.',
@@ -737,19 +758,20 @@ describe('a refusal', () => {
       raw([hazard('lectin', 'low'), hazard('saponin', 'moderate', 'foams'), hazard('solanine', 'moderate')]),
     ).toEqual({
       about: 'lectin',
+      rank: 'must',
       text: 'Not raw: saponin (foams) and solanine.',
     })
     expect(raw([hazard('saponin', 'moderate'), hazard('cyanogenic', 'deadly'), hazard('lectin', 'high')])?.text).toBe(
       'Not raw: cyanogenic and lectin.',
     )
-    expect(raw([])).toEqual({ about: 'raw', text: 'No accepted way to eat it raw is on record.' })
+    expect(raw([])).toEqual({ about: 'raw', rank: 'must', text: 'No accepted way to eat it raw is on record.' })
   })
   it('of a part that was not named is told beside what is food', () => {
     const { reasons, verdict } = plan({ taxon: 'Ficta radix', mass_g: 500, goal: 'eat' }, CATALOGUE)
     expect(verdict).toBe('conditional')
     expect(reasons.slice(0, 2)).toEqual([
-      { about: 'part', text: 'Food: root (mature).' },
-      { about: 'part', text: 'Not food: leaf (young). Its leaf is poison.' },
+      { about: 'part', rank: 'must', text: 'Food: root (mature).' },
+      { about: 'part', rank: 'must', text: 'Not food: leaf (young). Its leaf is poison.' },
     ])
   })
 })

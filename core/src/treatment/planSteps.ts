@@ -64,11 +64,13 @@ function fill(protocol: Protocol, input: PlanInput, part: Part, ratio: Filling['
   const steps: PlannedStep[] = []
   for (const step of protocol.steps.filter(({ onlyFor }) => onlyFor?.includes(input.goal) ?? true)) {
     const limit = step.limit === undefined ? undefined : limitHere(step.limit, filling.kitchen.elevation_m)
-    if (limit !== undefined && !limit.reachable) return { about: 'kitchen', text: limit.says, unreachable: true }
+    if (limit !== undefined && !limit.reachable)
+      return { about: 'kitchen', rank: 'must', text: limit.says, unreachable: true }
     const tool = doneWith(step.op, filling.kitchen.kit)
     if (tool === 'missing')
       return {
         about: 'kitchen',
+        rank: 'must',
         text: `${opNoun(step.op)} takes ${wantsWords(step.op)}, and there is none here.`,
         noKit: true,
       }
@@ -123,12 +125,17 @@ function unfitWater(protocol: Protocol, { kitchen, notes }: Filling): Failure | 
   if (kitchen.washWater === 'chemicals')
     return {
       about: 'water',
+      rank: 'must',
       text: 'this water carries chemicals; no washing or cooking takes those out. Use other water.',
     }
   if (kitchen.washWater !== 'germs') return undefined
   if (!protocol.steps.some(({ op, critical }) => critical && COOKING_OPS.includes(op)))
-    return { about: 'water', text: 'this water carries germs and nothing here is cooked afterwards.' }
-  notes.push({ about: 'water', text: 'The washing water carries germs: the boil afterwards is what answers them.' })
+    return { about: 'water', rank: 'must', text: 'this water carries germs and nothing here is cooked afterwards.' }
+  notes.push({
+    about: 'water',
+    rank: 'must',
+    text: 'The washing water carries germs: the boil afterwards is what answers them.',
+  })
   return undefined
 }
 
@@ -149,7 +156,7 @@ function boiledStep(step: Step, limit: LimitMet, filling: Filling): Filled {
   }
   const ample = planBlanch({ ...bath, leastRatio: step.waterRatio?.[filling.ratio] ?? LEAST_RATIO })
   const planned = ample.fits ? ample : planBlanch({ ...bath, leastRatio: step.waterRatio?.least ?? LEAST_RATIO })
-  if (!planned.fits) return { about: 'kitchen', text: planned.shortage.says }
+  if (!planned.fits) return { about: 'kitchen', rank: 'must', text: planned.shortage.says }
   filling.boil = planned.plan
   const { water_mL, fuel_kWh } = planned.plan
   return {
@@ -166,6 +173,7 @@ function bathsStep(step: Step, least: number, limit: LimitMet, filling: Filling)
   if (!running && least_mL > left.water_mL)
     return {
       about: 'kitchen',
+      rank: 'must',
       text: `${least} baths take at least ${litres(least_mL)} of water and ${litres(left.water_mL)} are left.`,
     }
   const water_mL = running
@@ -194,6 +202,7 @@ function plainStep(step: Step, limit: LimitMet, filling: Filling): Filled {
   if (least_mL > left.water_mL)
     return {
       about: 'kitchen',
+      rank: 'must',
       text: `${opNoun(step.op)} takes at least ${litres(least_mL)} of water and ${litres(left.water_mL)} are left.`,
     }
   const water_mL = Math.min(input.mass_g * (step.waterRatio?.[filling.ratio] ?? 0), left.water_mL)
@@ -249,6 +258,7 @@ function flame({ op }: Step, water_mL: number, minutes: number, { input, kitchen
 function tooLittleFuel({ op }: Step, needed_kWh: number, left_kWh: number): Failure {
   return {
     about: 'kitchen',
+    rank: 'must',
     text: `${opNoun(op)} takes about ${needed_kWh.toFixed(2)} kWh of fuel and ${Math.max(0, left_kWh).toFixed(2)} kWh are left.`,
   }
 }
@@ -288,6 +298,7 @@ function written(step: Step, limit: LimitMet, { input, kitchen, notes, boil, bef
   if (ice !== undefined && kitchen.ice_g !== undefined && kitchen.ice_g < ice)
     notes.push({
       about: 'kitchen',
+      rank: 'mind',
       text: `${formatMass(ice)} of ice would be wanted and there are ${formatMass(kitchen.ice_g)}: use cold water, changed as soon as it feels warm, until the food is cold right through.`,
     })
   return {

@@ -37,7 +37,7 @@ export function storeReasons(
 ): { refused?: PlanReason; instead: string; reasons: readonly PlanReason[] } {
   const instead = waysOnRecord(use)
   const refused = (text: string, better = instead) => ({
-    refused: { about: 'store', text },
+    refused: { about: 'store', rank: 'must' as const, text },
     instead: better,
     reasons: [],
   })
@@ -54,7 +54,11 @@ export function storeReasons(
     )
   if (storage === 'none') return { instead, reasons: [] }
   const rule = storageRule(use, goal, storage)
-  if (rule !== undefined) return { instead, reasons: [{ about: 'store', text: rule.says }] }
+  if (rule !== undefined)
+    return {
+      instead,
+      reasons: [{ about: 'store', rank: rule.limit.measure === 'ph' ? 'must' : 'know', text: rule.says }],
+    }
   if (storage !== 'room') return refused(`Keeping it ${storage} is not on record for this part.`)
   const cold = storageRule(use, goal, 'chilled')
   return refused(

@@ -3,6 +3,7 @@ import type { Part, Sensitivity, Stage } from '../flora/vocabulary'
 import type { Range } from '../quantity/range'
 import type { PieceTime } from './cutTo'
 import type { Kit } from './kit'
+import type { Rank } from './rank'
 
 export interface PlanInput {
   readonly taxon: string
@@ -20,7 +21,10 @@ export interface PlanInput {
 
 export interface PlanEater {
   readonly kind: 'adult' | 'child' | 'infant'
+  /** Absent where nobody asked; empty where they were asked and have none. */
   readonly sensitivities?: readonly Sensitivity[]
+  /** An infant's, where it is known: 0 to 36. */
+  readonly age_months?: number
 }
 
 export interface PlanKitchen {
@@ -39,6 +43,7 @@ export interface PlanKitchen {
 
 export interface PlanReason {
   readonly about: string
+  readonly rank: Rank
   readonly text: string
 }
 

@@ -1,0 +1,24 @@
+import type { Goal, Use } from '../flora/taxon'
+import type { PlanEater } from './planTypes'
+
+/** A food that a baby may have, from which month, and how much of it in a day, g of raw, trimmed food. */
+export interface BabyFood {
+  readonly from_months: number
+  readonly atMost_g: number
+}
+
+/** Two spoonfuls of one food [planning value, after weaning advice that begins new foods by the spoon]. */
+const SPOONS_g = 30
+/** Ways that are hot through and soft; jam and syrup are sugar, and tea is no food of theirs. */
+const COOKED: readonly Goal[] = ['eat']
+
+/**
+ * What a baby may have of a food, where the record says from which month: ordinary fruit and roots, cooked; undefined where it has none of
+ * it, where the baby is younger, or where nobody said how old it is.
+ */
+export function babyFood(use: Use, { kind, age_months }: PlanEater, goal: Goal): BabyFood | undefined {
+  if (kind !== 'infant' || age_months === undefined || !COOKED.includes(goal)) return undefined
+  const caution = use.cautionFor.find(({ who }) => who === 'infant')
+  const from_months = caution?.cookedFrom_months
+  return from_months === undefined || age_months < from_months ? undefined : { from_months, atMost_g: SPOONS_g }
+}
