@@ -20,7 +20,11 @@ const UMBELS = 'Apiaceae'
 
 /** More of it than a trace or a little, and poison in itself. */
 function isPoison({ kind, level }: UseHazard): boolean {
-  return (kind === 'toxic' || kind === 'untreatable' || kind === 'amount') && level !== 'trace' && level !== 'low'
+  return (kind === 'toxic' || kind === 'untreatable' || kind === 'amount') && !isLight({ level })
+}
+
+function isLight({ level }: Pick<UseHazard, 'level'>): boolean {
+  return level === 'trace' || level === 'low'
 }
 
 /**
@@ -31,8 +35,8 @@ function isPoison({ kind, level }: UseHazard): boolean {
 export function isMoreThanOrdinary(step: Step, hazard: UseHazard): boolean {
   const { op, limit, water } = step
   if (!step.control.includes(hazard.id)) return false
-  if (limit?.measure === 'baths' || limit?.measure === 'ph') return true
-  if (HURTS.includes(hazard.id)) return TAKING_OFF.includes(op) && hazard.level !== 'low'
+  if (limit?.measure === 'ph' || (limit?.measure === 'baths' && hazard.kind !== 'palate')) return true
+  if (HURTS.includes(hazard.id)) return TAKING_OFF.includes(op) && !isLight(hazard)
   if (!isPoison(hazard)) return false
   return water === 'discard' || HEATING.includes(op) || TAKING_OFF.includes(op) || limit !== undefined
 }
@@ -52,7 +56,7 @@ export function rankOfHazard(
   const steps = protocol.steps.filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
   const controlled = kinds.includes('control')
   if (controlled && steps.some((step) => isMoreThanOrdinary(step, hazard))) return 'must'
-  if (controlled && use.verdict === 'leach-then-cook' && hazard.level !== 'low' && leached(steps, hazard)) return 'must'
+  if (controlled && use.verdict === 'leach-then-cook' && !isLight(hazard) && leached(steps, hazard, use)) return 'must'
   if (controlled || !kinds.includes('amount') || (hazard.kind !== 'toxic' && hazard.kind !== 'amount')) return 'know'
   // An amount binds by its figure; where nobody gave one, at an ordinary portion a day.
   return !isGrave(hazard) && portionKeepsTo(use, protocol) ? 'mind' : 'must'
@@ -62,8 +66,14 @@ function isGrave({ level }: UseHazard): boolean {
   return level === 'high' || level === 'deadly'
 }
 
-function leached(steps: readonly Step[], hazard: UseHazard): boolean {
-  return steps.some(({ control, water }) => control.includes(hazard.id) && water === 'discard')
+/** Whether water that is poured off takes it out, and no poison beside it that already says so. */
+function leached(steps: readonly Step[], { id }: UseHazard, { hazards }: Use): boolean {
+  return steps.some(
+    ({ control, water }) =>
+      water === 'discard' &&
+      control.includes(id) &&
+      !hazards.some((other) => isPoison(other) && control.includes(other.id)),
+  )
 }
 
 /** Whether an ordinary portion keeps to the least amount a day on record for a grown eater who follows a way; false where there is none. */

@@ -6,10 +6,12 @@ import {
   plainWords,
   planWork,
   stepNotes,
+  withCapital,
   type JudgeContext,
   type LotState,
 } from '@ellop/core'
 import { PlanLosses } from './PlanLosses'
+import { PlanReasons } from './PlanReasons'
 import { ShortOf } from './ShortOf'
 import { TryWithLess } from './TryWithLess'
 import { figuresOf, StepFigures } from './ThenCard'
@@ -32,7 +34,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
   return (
     <div className="plan-tab">
       <div>
-        <h3>{plan.way === undefined ? 'No way' : plan.way}</h3>
+        <h3>{plan.way === undefined ? 'No way' : withCapital(plan.way)}</h3>
         {plan.steps.length > 0 && (
           <p className="plan-work">
             Hands about <strong>{formatSpan(Math.round(work.hands_min.usual))}</strong> (
@@ -79,13 +81,7 @@ export function PlanTab({ lot, context }: { lot: LotState; context: JudgeContext
       </div>
       <div>
         <h3>Why, and for whom</h3>
-        <ul className="reasons">
-          {plan.reasons.map(({ about, text }, index) => (
-            <li key={index}>
-              <span className="tag quiet">{plainWords(about)}</span> {inUnits(text)}
-            </li>
-          ))}
-        </ul>
+        <PlanReasons reasons={plan.reasons} />
         <ShortOf lot={lot} context={context} />
         {use !== undefined && <PlanLosses use={use} mass_g={mass_g} steps={plan.steps} />}
         <p className="caution">
