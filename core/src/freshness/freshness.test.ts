@@ -261,7 +261,7 @@ describe('a batch', () => {
   it('is as old as the oldest of what went into it, and has the earliest end of all', () => {
     const pen = opened()
     makeSafeKind(bringInKind(pen, 'nettle', 'A'), 'nettle', 'A')
-    pen.wait(150)
+    pen.wait(160)
     makeSafeKind(bringInKind(pen, 'nettle', 'B'), 'nettle', 'B')
     pen.write({ type: 'joined', lot: 'J', code: 'J', parts: [{ lot: 'A', mass_g: 300 }, { lot: 'B', mass_g: 300 }] }) // prettier-ignore
     expect(serve(pen.copy().wait(20), 'J')).toBe('served')

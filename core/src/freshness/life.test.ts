@@ -399,6 +399,15 @@ describe('a batch', () => {
       madeAt: at(0),
       raw: expect.closeTo(60 / DAY) as number,
     })
+    // Of two kinds the one that spoils first: ramsons 1.5 days in the kitchen and 10 cold, spruce tips 2 and 14.
+    for (const lots of [
+      ['A', 'B'],
+      ['B', 'A'],
+    ]) {
+      const mixed = joined(new Story('spruce').pick('ramsons', 'B', 0), 0, ...lots)
+      expect(mixed.over('J')).toEqual([1.5 * DAY, 'raw'])
+      expect(mixed.life(DAY, 'J')).toMatchObject({ limp: expect.closeTo(2), raw: expect.closeTo(1 / 1.5) })
+    }
     const gone = new Story('nettle').pick('nettle', 'B', 3 * DAY)
     expect(joined(gone, 3 * DAY + 10, 'B', 'A').over('J')).toEqual([2 * DAY, 'raw'])
   })

@@ -1,4 +1,5 @@
 import { findTaxon, findUse, type Catalogue } from '../flora/catalogue'
+import { rawKeeping, type RawKeeping } from '../freshness/lifeLimits'
 import type { CriticalLimit, HazardLevel, Protocol, Step, StoreRule, Use, UseHazard } from '../flora/taxon'
 import type { Range } from '../quantity/range'
 import { strandsOf, type LotState } from '../lot/lotState'
@@ -32,6 +33,7 @@ export function joinUses(a: Use, b: Use): Use {
   return {
     ...a,
     ...joinRanges(a, b),
+    ...shorterRaw(a, b),
     hazards: joinHazards(a.hazards, b.hazards),
     trim: [...new Set([...a.trim, ...b.trim])],
     protocols: a.protocols.flatMap((way) => b.protocols.flatMap((other) => joinProtocols(way, other) ?? [])),
@@ -41,6 +43,16 @@ export function joinUses(a: Use, b: Use): Use {
     cautionFor: [...a.cautionFor, ...b.cautionFor],
     dishes: a.dishes.filter((dish) => b.dishes.includes(dish)),
   }
+}
+
+/** Raw, a mixture keeps as long as what of it spoils first, by each figure; of what the record does not say, as the most tender greens. */
+function shorterRaw(a: Use, b: Use): Required<Pick<Use, 'keepsRaw_days' | 'spoilsRaw_days'>> {
+  const [one, other] = [rawKeeping(a), rawKeeping(b)]
+  const least = (of: keyof RawKeeping) => ({
+    ambient: Math.min(one[of].warm, other[of].warm),
+    chilled: Math.min(one[of].cold, other[of].cold),
+  })
+  return { keepsRaw_days: least('limp'), spoilsRaw_days: least('unsafe') }
 }
 
 /** Estimates for the mixture: as wide as the two together. */
