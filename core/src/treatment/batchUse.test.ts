@@ -241,6 +241,24 @@ describe('two uses in one pot', () => {
     const never = use({ verdict: 'never' })
     expect([joinUses(a, never), joinUses(never, a)]).toEqual([never, never])
   })
+  it('are eaten as the stricter one is, and keep raw as long as the one that spoils first, by each figure', () => {
+    const raw = (ambient: number, chilled: number, verdict: Use['verdict']) =>
+      use({
+        verdict,
+        keepsRaw_days: { ambient: ambient / 2, chilled: chilled / 2 },
+        spoilsRaw_days: { ambient, chilled },
+      })
+    const pair = [raw(1, 14, 'raw-ok'), raw(2, 6, 'cook')] as const
+    for (const [a, b] of [pair, [pair[1], pair[0]]] as const)
+      expect(joinUses(a, b)).toMatchObject({
+        verdict: 'cook',
+        keepsRaw_days: { ambient: 0.5, chilled: 3 },
+        spoilsRaw_days: { ambient: 1, chilled: 6 },
+      })
+    // Where one record does not say, it is taken for the most tender greens.
+    expect(joinUses(raw(4, 20, 'cook'), use({})).spoilsRaw_days).toEqual({ ambient: 1, chilled: 3 })
+    expect(joinUses(raw(0.4, 20, 'leach-then-cook'), use({}))).toMatchObject({ verdict: 'leach-then-cook', spoilsRaw_days: { ambient: 0.4, chilled: 3 } }) // prettier-ignore
+  })
   it('of the catalogue never allow what one of them does not', () => {
     const uses = CATALOGUE.taxa.flatMap((taxon) => taxon.uses)
     fc.assert(

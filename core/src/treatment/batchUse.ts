@@ -34,6 +34,7 @@ export function joinUses(a: Use, b: Use): Use {
     ...a,
     ...joinRanges(a, b),
     ...shorterRaw(a, b),
+    verdict: VERDICTS[Math.max(VERDICTS.indexOf(a.verdict), VERDICTS.indexOf(b.verdict))] ?? b.verdict,
     hazards: joinHazards(a.hazards, b.hazards),
     trim: [...new Set([...a.trim, ...b.trim])],
     protocols: a.protocols.flatMap((way) => b.protocols.flatMap((other) => joinProtocols(way, other) ?? [])),
@@ -44,6 +45,9 @@ export function joinUses(a: Use, b: Use): Use {
     dishes: a.dishes.filter((dish) => b.dishes.includes(dish)),
   }
 }
+
+/** From the laxest: a mixture is eaten as the strictest part of it. */
+const VERDICTS: readonly Use['verdict'][] = ['raw-ok', 'flavouring-only', 'cook', 'leach-then-cook', 'never']
 
 /** Raw, a mixture keeps as long as what of it spoils first, by each figure; of what the record does not say, as the most tender greens. */
 function shorterRaw(a: Use, b: Use): Required<Pick<Use, 'keepsRaw_days' | 'spoilsRaw_days'>> {
