@@ -238,6 +238,7 @@ const taxon = Joi.object({
       scientificName: text().required(),
       severity: severity().required(),
       growsAmong: Joi.valid(true),
+      ofParts: list(part()).min(1).unique(),
       why: text().required(),
       tells: list(text()).min(1).required(),
     }),

@@ -4,6 +4,7 @@ import abiesAlba from './records/abies-alba.json' with { type: 'json' }
 import acerSaccharum from './records/acer-saccharum.json' with { type: 'json' }
 import aconitumNapellus from './records/aconitum-napellus.json' with { type: 'json' }
 import acorusCalamus from './records/acorus-calamus.json' with { type: 'json' }
+import actaeaPachypoda from './records/actaea-pachypoda.json' with { type: 'json' }
 import actaeaSpicata from './records/actaea-spicata.json' with { type: 'json' }
 import aegopodiumPodagraria from './records/aegopodium-podagraria.json' with { type: 'json' }
 import aesculusHippocastanum from './records/aesculus-hippocastanum.json' with { type: 'json' }
@@ -17,22 +18,31 @@ import amelanchierLamarckii from './records/amelanchier-lamarckii.json' with { t
 import angelicaArchangelica from './records/angelica-archangelica.json' with { type: 'json' }
 import anthriscusSylvestris from './records/anthriscus-sylvestris.json' with { type: 'json' }
 import apiosAmericana from './records/apios-americana.json' with { type: 'json' }
+import apocynumAndrosaemifolium from './records/apocynum-androsaemifolium.json' with { type: 'json' }
 import apocynumCannabinum from './records/apocynum-cannabinum.json' with { type: 'json' }
 import araliaSpinosa from './records/aralia-spinosa.json' with { type: 'json' }
 import arbutusUnedo from './records/arbutus-unedo.json' with { type: 'json' }
 import arctiumLappa from './records/arctium-lappa.json' with { type: 'json' }
 import argentinaAnserina from './records/argentina-anserina.json' with { type: 'json' }
+import arisaemaTriphyllum from './records/arisaema-triphyllum.json' with { type: 'json' }
+import aristolochiaClematitis from './records/aristolochia-clematitis.json' with { type: 'json' }
+import artemisiaAbsinthium from './records/artemisia-absinthium.json' with { type: 'json' }
 import arumMaculatum from './records/arum-maculatum.json' with { type: 'json' }
+import asarumCanadense from './records/asarum-canadense.json' with { type: 'json' }
+import asclepiasSubverticillata from './records/asclepias-subverticillata.json' with { type: 'json' }
 import asclepiasSyriaca from './records/asclepias-syriaca.json' with { type: 'json' }
+import athyriumFilixFemina from './records/athyrium-filix-femina.json' with { type: 'json' }
 import atriplexProstrata from './records/atriplex-prostrata.json' with { type: 'json' }
 import atropaBellaDonna from './records/atropa-bella-donna.json' with { type: 'json' }
 import betaVulgaris from './records/beta-vulgaris.json' with { type: 'json' }
 import betulaPendula from './records/betula-pendula.json' with { type: 'json' }
 import bistortaOfficinalis from './records/bistorta-officinalis.json' with { type: 'json' }
+import brugmansiaSuaveolens from './records/brugmansia-suaveolens.json' with { type: 'json' }
 import bryoniaDioica from './records/bryonia-dioica.json' with { type: 'json' }
 import buniumBulbocastanum from './records/bunium-bulbocastanum.json' with { type: 'json' }
 import cakileMaritima from './records/cakile-maritima.json' with { type: 'json' }
 import callaPalustris from './records/calla-palustris.json' with { type: 'json' }
+import calthaPalustris from './records/caltha-palustris.json' with { type: 'json' }
 import campanulaRapunculus from './records/campanula-rapunculus.json' with { type: 'json' }
 import cardamineHirsuta from './records/cardamine-hirsuta.json' with { type: 'json' }
 import caryaOvata from './records/carya-ovata.json' with { type: 'json' }
@@ -41,6 +51,7 @@ import celtisOccidentalis from './records/celtis-occidentalis.json' with { type:
 import cetrariaIslandica from './records/cetraria-islandica.json' with { type: 'json' }
 import chaerophyllumTemulum from './records/chaerophyllum-temulum.json' with { type: 'json' }
 import chamaenerionAngustifolium from './records/chamaenerion-angustifolium.json' with { type: 'json' }
+import chelidoniumMajus from './records/chelidonium-majus.json' with { type: 'json' }
 import chenopodiumAlbum from './records/chenopodium-album.json' with { type: 'json' }
 import cicutaMaculata from './records/cicuta-maculata.json' with { type: 'json' }
 import cicutaVirosa from './records/cicuta-virosa.json' with { type: 'json' }
@@ -54,17 +65,22 @@ import crambeMaritima from './records/crambe-maritima.json' with { type: 'json' 
 import crataegusMonogyna from './records/crataegus-monogyna.json' with { type: 'json' }
 import crithmumMaritimum from './records/crithmum-maritimum.json' with { type: 'json' }
 import cucurbitaFoetidissima from './records/cucurbita-foetidissima.json' with { type: 'json' }
+import cycasRevoluta from './records/cycas-revoluta.json' with { type: 'json' }
 import cymopterusLongipes from './records/cymopterus-longipes.json' with { type: 'json' }
 import daphneMezereum from './records/daphne-mezereum.json' with { type: 'json' }
+import daturaStramonium from './records/datura-stramonium.json' with { type: 'json' }
 import daucusCarota from './records/daucus-carota.json' with { type: 'json' }
+import dieffenbachiaSeguine from './records/dieffenbachia-seguine.json' with { type: 'json' }
 import digitalisPurpurea from './records/digitalis-purpurea.json' with { type: 'json' }
 import dioscoreaCommunis from './records/dioscorea-communis.json' with { type: 'json' }
 import dipterostemonCapitatus from './records/dipterostemon-capitatus.json' with { type: 'json' }
 import dryopterisFilixMas from './records/dryopteris-filix-mas.json' with { type: 'json' }
 import echiumVulgare from './records/echium-vulgare.json' with { type: 'json' }
 import empetrumNigrum from './records/empetrum-nigrum.json' with { type: 'json' }
+import equisetumPalustre from './records/equisetum-palustre.json' with { type: 'json' }
 import euonymusEuropaeus from './records/euonymus-europaeus.json' with { type: 'json' }
 import euphorbiaLactea from './records/euphorbia-lactea.json' with { type: 'json' }
+import euphorbiaLathyris from './records/euphorbia-lathyris.json' with { type: 'json' }
 import euphorbiaMesembryanthemifolia from './records/euphorbia-mesembryanthemifolia.json' with { type: 'json' }
 import euphorbiaParalias from './records/euphorbia-paralias.json' with { type: 'json' }
 import euphorbiaPeplus from './records/euphorbia-peplus.json' with { type: 'json' }
@@ -77,12 +93,17 @@ import gaultheriaProcumbens from './records/gaultheria-procumbens.json' with { t
 import glauciumFlavum from './records/glaucium-flavum.json' with { type: 'json' }
 import hederaHelix from './records/hedera-helix.json' with { type: 'json' }
 import helianthusTuberosus from './records/helianthus-tuberosus.json' with { type: 'json' }
+import helleborusNiger from './records/helleborus-niger.json' with { type: 'json' }
 import helosciadiumNodiflorum from './records/helosciadium-nodiflorum.json' with { type: 'json' }
 import heracleumMantegazzianum from './records/heracleum-mantegazzianum.json' with { type: 'json' }
 import heracleumSphondylium from './records/heracleum-sphondylium.json' with { type: 'json' }
 import hippophaeRhamnoides from './records/hippophae-rhamnoides.json' with { type: 'json' }
 import humulusLupulus from './records/humulus-lupulus.json' with { type: 'json' }
+import hyacinthoidesNonScripta from './records/hyacinthoides-non-scripta.json' with { type: 'json' }
+import hydrangeaMacrophylla from './records/hydrangea-macrophylla.json' with { type: 'json' }
+import hyoscyamusNiger from './records/hyoscyamus-niger.json' with { type: 'json' }
 import hypochaerisRadicata from './records/hypochaeris-radicata.json' with { type: 'json' }
+import ilexAquifolium from './records/ilex-aquifolium.json' with { type: 'json' }
 import irisPseudacorus from './records/iris-pseudacorus.json' with { type: 'json' }
 import jacobaeaVulgaris from './records/jacobaea-vulgaris.json' with { type: 'json' }
 import juglansNigra from './records/juglans-nigra.json' with { type: 'json' }
@@ -94,38 +115,45 @@ import lamiumAlbum from './records/lamium-album.json' with { type: 'json' }
 import lamiumAmplexicaule from './records/lamium-amplexicaule.json' with { type: 'json' }
 import laporteaCanadensis from './records/laportea-canadensis.json' with { type: 'json' }
 import lathyrusLatifolius from './records/lathyrus-latifolius.json' with { type: 'json' }
+import lathyrusOdoratus from './records/lathyrus-odoratus.json' with { type: 'json' }
 import lethariaVulpina from './records/letharia-vulpina.json' with { type: 'json' }
 import ligustrumVulgare from './records/ligustrum-vulgare.json' with { type: 'json' }
 import lomatiumBicolor from './records/lomatium-bicolor.json' with { type: 'json' }
 import lomatiumGrayi from './records/lomatium-grayi.json' with { type: 'json' }
 import loniceraXylosteum from './records/lonicera-xylosteum.json' with { type: 'json' }
+import lupinusPolyphyllus from './records/lupinus-polyphyllus.json' with { type: 'json' }
 import lysimachiaArvensis from './records/lysimachia-arvensis.json' with { type: 'json' }
 import malvaSylvestris from './records/malva-sylvestris.json' with { type: 'json' }
 import matricariaDiscoidea from './records/matricaria-discoidea.json' with { type: 'json' }
 import matteucciaStruthiopteris from './records/matteuccia-struthiopteris.json' with { type: 'json' }
 import menispermumCanadense from './records/menispermum-canadense.json' with { type: 'json' }
+import menthaPulegium from './records/mentha-pulegium.json' with { type: 'json' }
 import mercurialisPerennis from './records/mercurialis-perennis.json' with { type: 'json' }
 import monardaPunctata from './records/monarda-punctata.json' with { type: 'json' }
 import morusAlba from './records/morus-alba.json' with { type: 'json' }
 import narcissusPseudonarcissus from './records/narcissus-pseudonarcissus.json' with { type: 'json' }
 import nasturtiumOfficinale from './records/nasturtium-officinale.json' with { type: 'json' }
 import nelumboLutea from './records/nelumbo-lutea.json' with { type: 'json' }
+import neriumOleander from './records/nerium-oleander.json' with { type: 'json' }
 import nolinaTexana from './records/nolina-texana.json' with { type: 'json' }
 import nupharLutea from './records/nuphar-lutea.json' with { type: 'json' }
 import nymphaeaOdorata from './records/nymphaea-odorata.json' with { type: 'json' }
 import oenantheCrocata from './records/oenanthe-crocata.json' with { type: 'json' }
 import oenotheraBiennis from './records/oenothera-biennis.json' with { type: 'json' }
 import opuntiaFicusIndica from './records/opuntia-ficus-indica.json' with { type: 'json' }
+import ornithogalumUmbellatum from './records/ornithogalum-umbellatum.json' with { type: 'json' }
 import oxalisAcetosella from './records/oxalis-acetosella.json' with { type: 'json' }
 import parietariaJudaica from './records/parietaria-judaica.json' with { type: 'json' }
 import parisQuadrifolia from './records/paris-quadrifolia.json' with { type: 'json' }
 import pastinacaSativa from './records/pastinaca-sativa.json' with { type: 'json' }
 import peltandraVirginica from './records/peltandra-virginica.json' with { type: 'json' }
+import petasitesHybridus from './records/petasites-hybridus.json' with { type: 'json' }
 import phragmitesAustralis from './records/phragmites-australis.json' with { type: 'json' }
 import phytolaccaAcinosa from './records/phytolacca-acinosa.json' with { type: 'json' }
 import phytolaccaAmericana from './records/phytolacca-americana.json' with { type: 'json' }
 import piceaAbies from './records/picea-abies.json' with { type: 'json' }
 import piceaGlauca from './records/picea-glauca.json' with { type: 'json' }
+import pinusPonderosa from './records/pinus-ponderosa.json' with { type: 'json' }
 import pinusSylvestris from './records/pinus-sylvestris.json' with { type: 'json' }
 import plantagoLanceolata from './records/plantago-lanceolata.json' with { type: 'json' }
 import polygonatumMultiflorum from './records/polygonatum-multiflorum.json' with { type: 'json' }
@@ -142,8 +170,10 @@ import quercusRubra from './records/quercus-rubra.json' with { type: 'json' }
 import quercusVirginiana from './records/quercus-virginiana.json' with { type: 'json' }
 import ranunculusAcris from './records/ranunculus-acris.json' with { type: 'json' }
 import reynoutriaJaponica from './records/reynoutria-japonica.json' with { type: 'json' }
+import rhododendronPonticum from './records/rhododendron-ponticum.json' with { type: 'json' }
 import rhusTyphina from './records/rhus-typhina.json' with { type: 'json' }
 import ribesRubrum from './records/ribes-rubrum.json' with { type: 'json' }
+import ricinusCommunis from './records/ricinus-communis.json' with { type: 'json' }
 import robiniaPseudoacacia from './records/robinia-pseudoacacia.json' with { type: 'json' }
 import rosaCanina from './records/rosa-canina.json' with { type: 'json' }
 import rubusFruticosus from './records/rubus-fruticosus.json' with { type: 'json' }
@@ -152,11 +182,13 @@ import rumexAcetosa from './records/rumex-acetosa.json' with { type: 'json' }
 import rumexCrispus from './records/rumex-crispus.json' with { type: 'json' }
 import sagittariaLatifolia from './records/sagittaria-latifolia.json' with { type: 'json' }
 import salicorniaEuropaea from './records/salicornia-europaea.json' with { type: 'json' }
+import salixAlba from './records/salix-alba.json' with { type: 'json' }
 import sambucusEbulus from './records/sambucus-ebulus.json' with { type: 'json' }
 import sambucusNigra from './records/sambucus-nigra.json' with { type: 'json' }
 import sambucusRacemosa from './records/sambucus-racemosa.json' with { type: 'json' }
 import scrophulariaNodosa from './records/scrophularia-nodosa.json' with { type: 'json' }
 import senecioLeucanthemifolius from './records/senecio-leucanthemifolius.json' with { type: 'json' }
+import senecioVulgaris from './records/senecio-vulgaris.json' with { type: 'json' }
 import sesuviumPortulacastrum from './records/sesuvium-portulacastrum.json' with { type: 'json' }
 import silybumMarianum from './records/silybum-marianum.json' with { type: 'json' }
 import smilaxHerbacea from './records/smilax-herbacea.json' with { type: 'json' }
@@ -166,8 +198,10 @@ import sonchusOleraceus from './records/sonchus-oleraceus.json' with { type: 'js
 import sorbusAucuparia from './records/sorbus-aucuparia.json' with { type: 'json' }
 import stellariaMedia from './records/stellaria-media.json' with { type: 'json' }
 import symphytumOfficinale from './records/symphytum-officinale.json' with { type: 'json' }
+import tanacetumVulgare from './records/tanacetum-vulgare.json' with { type: 'json' }
 import taraxacumOfficinale from './records/taraxacum-officinale.json' with { type: 'json' }
 import taxusBaccata from './records/taxus-baccata.json' with { type: 'json' }
+import taxusCuspidata from './records/taxus-cuspidata.json' with { type: 'json' }
 import tiliaCordata from './records/tilia-cordata.json' with { type: 'json' }
 import toxicodendronRadicans from './records/toxicodendron-radicans.json' with { type: 'json' }
 import toxicodendronVernix from './records/toxicodendron-vernix.json' with { type: 'json' }
@@ -181,19 +215,23 @@ import urticaUrens from './records/urtica-urens.json' with { type: 'json' }
 import vacciniumMyrtillus from './records/vaccinium-myrtillus.json' with { type: 'json' }
 import vacciniumUliginosum from './records/vaccinium-uliginosum.json' with { type: 'json' }
 import vacciniumVitisIdaea from './records/vaccinium-vitis-idaea.json' with { type: 'json' }
+import veratrumAlbum from './records/veratrum-album.json' with { type: 'json' }
 import veratrumViride from './records/veratrum-viride.json' with { type: 'json' }
+import viburnumLantana from './records/viburnum-lantana.json' with { type: 'json' }
 import viburnumOpulus from './records/viburnum-opulus.json' with { type: 'json' }
 import violaOdorata from './records/viola-odorata.json' with { type: 'json' }
+import wisteriaSinensis from './records/wisteria-sinensis.json' with { type: 'json' }
 import yuccaElata from './records/yucca-elata.json' with { type: 'json' }
 
 /** The catalogue that ships. Its records are data, checked against one schema by a test; the cast is what that test earns. */
 export const CATALOGUE: Catalogue = {
-  revision: '2026-12-01.1',
+  revision: '2026-12-02',
   taxa: [
     abiesAlba,
     acerSaccharum,
     aconitumNapellus,
     acorusCalamus,
+    actaeaPachypoda,
     actaeaSpicata,
     aegopodiumPodagraria,
     aesculusHippocastanum,
@@ -207,22 +245,31 @@ export const CATALOGUE: Catalogue = {
     angelicaArchangelica,
     anthriscusSylvestris,
     apiosAmericana,
+    apocynumAndrosaemifolium,
     apocynumCannabinum,
     araliaSpinosa,
     arbutusUnedo,
     arctiumLappa,
     argentinaAnserina,
+    arisaemaTriphyllum,
+    aristolochiaClematitis,
+    artemisiaAbsinthium,
     arumMaculatum,
+    asarumCanadense,
+    asclepiasSubverticillata,
     asclepiasSyriaca,
+    athyriumFilixFemina,
     atriplexProstrata,
     atropaBellaDonna,
     betaVulgaris,
     betulaPendula,
     bistortaOfficinalis,
+    brugmansiaSuaveolens,
     bryoniaDioica,
     buniumBulbocastanum,
     cakileMaritima,
     callaPalustris,
+    calthaPalustris,
     campanulaRapunculus,
     cardamineHirsuta,
     caryaOvata,
@@ -231,6 +278,7 @@ export const CATALOGUE: Catalogue = {
     cetrariaIslandica,
     chaerophyllumTemulum,
     chamaenerionAngustifolium,
+    chelidoniumMajus,
     chenopodiumAlbum,
     cicutaMaculata,
     cicutaVirosa,
@@ -244,17 +292,22 @@ export const CATALOGUE: Catalogue = {
     crataegusMonogyna,
     crithmumMaritimum,
     cucurbitaFoetidissima,
+    cycasRevoluta,
     cymopterusLongipes,
     daphneMezereum,
+    daturaStramonium,
     daucusCarota,
+    dieffenbachiaSeguine,
     digitalisPurpurea,
     dioscoreaCommunis,
     dipterostemonCapitatus,
     dryopterisFilixMas,
     echiumVulgare,
     empetrumNigrum,
+    equisetumPalustre,
     euonymusEuropaeus,
     euphorbiaLactea,
+    euphorbiaLathyris,
     euphorbiaMesembryanthemifolia,
     euphorbiaParalias,
     euphorbiaPeplus,
@@ -267,12 +320,17 @@ export const CATALOGUE: Catalogue = {
     glauciumFlavum,
     hederaHelix,
     helianthusTuberosus,
+    helleborusNiger,
     helosciadiumNodiflorum,
     heracleumMantegazzianum,
     heracleumSphondylium,
     hippophaeRhamnoides,
     humulusLupulus,
+    hyacinthoidesNonScripta,
+    hydrangeaMacrophylla,
+    hyoscyamusNiger,
     hypochaerisRadicata,
+    ilexAquifolium,
     irisPseudacorus,
     jacobaeaVulgaris,
     juglansNigra,
@@ -284,38 +342,45 @@ export const CATALOGUE: Catalogue = {
     lamiumAmplexicaule,
     laporteaCanadensis,
     lathyrusLatifolius,
+    lathyrusOdoratus,
     lethariaVulpina,
     ligustrumVulgare,
     lomatiumBicolor,
     lomatiumGrayi,
     loniceraXylosteum,
+    lupinusPolyphyllus,
     lysimachiaArvensis,
     malvaSylvestris,
     matricariaDiscoidea,
     matteucciaStruthiopteris,
     menispermumCanadense,
+    menthaPulegium,
     mercurialisPerennis,
     monardaPunctata,
     morusAlba,
     narcissusPseudonarcissus,
     nasturtiumOfficinale,
     nelumboLutea,
+    neriumOleander,
     nolinaTexana,
     nupharLutea,
     nymphaeaOdorata,
     oenantheCrocata,
     oenotheraBiennis,
     opuntiaFicusIndica,
+    ornithogalumUmbellatum,
     oxalisAcetosella,
     parietariaJudaica,
     parisQuadrifolia,
     pastinacaSativa,
     peltandraVirginica,
+    petasitesHybridus,
     phragmitesAustralis,
     phytolaccaAcinosa,
     phytolaccaAmericana,
     piceaAbies,
     piceaGlauca,
+    pinusPonderosa,
     pinusSylvestris,
     plantagoLanceolata,
     polygonatumMultiflorum,
@@ -332,8 +397,10 @@ export const CATALOGUE: Catalogue = {
     quercusVirginiana,
     ranunculusAcris,
     reynoutriaJaponica,
+    rhododendronPonticum,
     rhusTyphina,
     ribesRubrum,
+    ricinusCommunis,
     robiniaPseudoacacia,
     rosaCanina,
     rubusFruticosus,
@@ -342,11 +409,13 @@ export const CATALOGUE: Catalogue = {
     rumexCrispus,
     sagittariaLatifolia,
     salicorniaEuropaea,
+    salixAlba,
     sambucusEbulus,
     sambucusNigra,
     sambucusRacemosa,
     scrophulariaNodosa,
     senecioLeucanthemifolius,
+    senecioVulgaris,
     sesuviumPortulacastrum,
     silybumMarianum,
     smilaxHerbacea,
@@ -356,8 +425,10 @@ export const CATALOGUE: Catalogue = {
     sorbusAucuparia,
     stellariaMedia,
     symphytumOfficinale,
+    tanacetumVulgare,
     taraxacumOfficinale,
     taxusBaccata,
+    taxusCuspidata,
     tiliaCordata,
     toxicodendronRadicans,
     toxicodendronVernix,
@@ -371,9 +442,12 @@ export const CATALOGUE: Catalogue = {
     vacciniumMyrtillus,
     vacciniumUliginosum,
     vacciniumVitisIdaea,
+    veratrumAlbum,
     veratrumViride,
+    viburnumLantana,
     viburnumOpulus,
     violaOdorata,
+    wisteriaSinensis,
     yuccaElata,
   ] as unknown as readonly Taxon[],
 }

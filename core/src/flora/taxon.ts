@@ -48,6 +48,8 @@ export interface LookAlike {
   readonly severity: Severity
   /** It grows among the food, or climbs through it: a handful can hold both, however surely the food is known. */
   readonly growsAmong?: true
+  /** The parts that are taken for it; all where absent (a root in the mud, not the heads above). */
+  readonly ofParts?: readonly Part[]
   readonly why: string
   readonly tells: readonly string[]
 }

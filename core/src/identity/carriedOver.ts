@@ -26,7 +26,7 @@ export interface CarriedOver {
 export function carriedOver(lot: LotState, taxon: Taxon, context: Moment): CarriedOver | undefined {
   const { weighedIn } = lot
   const { book, catalogue } = context
-  if (weighedIn === null || hasDeadlyDouble(taxon)) return undefined
+  if (weighedIn === null || hasDeadlyDouble(taxon, weighedIn.part)) return undefined
   const timeZone = kitchenAt(book.house, weighedIn.pickedAt)?.timeZone ?? 'UTC'
   const day = dayOf(weighedIn.pickedAt, timeZone)
   const yearBefore = addDays(weighedIn.pickedAt, -LONGEST_YEAR_days)

@@ -1,6 +1,6 @@
 import { findTaxon, type Catalogue } from '../flora/catalogue'
-import { SEVERITIES, type Season, type Severity, type Taxon } from '../flora/taxon'
-import { CHARACTERS } from '../flora/vocabulary'
+import { SEVERITIES, type LookAlike, type Season, type Severity, type Taxon } from '../flora/taxon'
+import { CHARACTERS, type Part } from '../flora/vocabulary'
 import { partedByGrowth } from './growth'
 import { lacksOrgan } from './organs'
 import { isUnmistakable } from './unmistakable'
@@ -13,6 +13,8 @@ export interface Observation {
   /** Looked for and not to be seen now. */
   readonly notVisible?: readonly string[]
   readonly season?: Season
+  /** The part that is picked: some doubles are taken for one part only. */
+  readonly part?: Part
   readonly encounters?: number
   readonly certain?: boolean
   /** Too few stand there for a plant to be dug up for a look. */
@@ -110,7 +112,7 @@ export function judgeTells(
   const contradictions = contradictionsOf(claimed, observed)
   const missing = claimed.keyCharacters.filter((character) => (observed[character] ?? []).length === 0)
   const { standing, ruledOut } = rivals(claimed, observed, catalogue)
-  const encountersNeeded = meetingsNeeded(claimed)
+  const encountersNeeded = meetingsNeeded(claimed, observation.part)
   const harmful = standing.filter(isHarmful)
   const tooNew = encounters !== undefined && encounters < encountersNeeded
   const ajar = missing.length > 0 || harmful.length > 0 || tooNew || certain === false
@@ -158,15 +160,20 @@ export function isHarmful({ severity }: { readonly severity: Severity }): boolea
   return severity === 'deadly' || severity === 'toxic' || severity === 'irritant'
 }
 
+/** The plants that a part is taken for; where no part is named, those that any part is. */
+export function doublesOf({ lookalikes }: Taxon, part?: Part): readonly LookAlike[] {
+  return lookalikes.filter(({ ofParts }) => ofParts === undefined || (part !== undefined && ofParts.includes(part)))
+}
+
 /** Whether one of the plants it is mistaken for kills. */
-export function hasDeadlyDouble(taxon: Taxon): boolean {
-  return taxon.lookalikes.some(({ severity }) => severity === 'deadly')
+export function hasDeadlyDouble(taxon: Taxon, part?: Part): boolean {
+  return doublesOf(taxon, part).some(({ severity }) => severity === 'deadly')
 }
 
 /** Distinct days on which the plant must have been met before it may be eaten. */
-export function meetingsNeeded(claimed: Taxon): number {
+export function meetingsNeeded(claimed: Taxon, part?: Part): number {
   const least = claimed.own === true ? ENCOUNTERS_NEEDED.deadly : 1
-  return Math.max(...claimed.lookalikes.map(({ severity }) => ENCOUNTERS_NEEDED[severity]), least)
+  return Math.max(...doublesOf(claimed, part).map(({ severity }) => ENCOUNTERS_NEEDED[severity]), least)
 }
 
 /** States seen that the claimed plant never shows. */

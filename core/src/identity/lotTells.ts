@@ -69,9 +69,10 @@ function withoutStoodIn<Held extends Pick<Clearance, 'missing'>>(
 }
 
 function standIns(key: string, observation: Observation, taxon: Taxon, catalogue: Catalogue) {
-  const { season, observed, notVisible = [], noDigging = false } = observation
-  if (season === undefined) return undefined
-  return substitutesFor(key, taxon, { season, observed, notVisible, noDigging }, catalogue)
+  const { season, notVisible = [] } = observation
+  return season === undefined
+    ? undefined
+    : substitutesFor(key, taxon, { ...observation, season, notVisible }, catalogue)
 }
 
 /** Holding tells against the catalogue is dear, and a lot's tells change less often than what else is noted. */
@@ -118,6 +119,7 @@ export function lotObservation(lot: LotState, taxon: Taxon, context: Moment): Ob
     observed,
     notVisible: tells.filter(({ answer }) => answer !== 'seen').map(({ character }) => character),
     noDigging: standsAlone(lot),
+    ...(lot.weighedIn === null ? {} : { part: lot.weighedIn.part }),
     season: seasonOf(dayOf(lot.weighedIn?.pickedAt ?? context.now, timeZone), isSouthern(latitude_deg, timeZone)),
   }
 }

@@ -7,6 +7,8 @@ const OF_LEAVES_ON_STEMS = [
 const OF_FLOWERS = [
   'flowerColour', 'flowerSymmetry', 'petals', 'inflorescence', 'fruit', 'fruitColour', 'fruitTip', 'headRays', 'headBracts', 'umbelBracts', 'umbelRays', 'rimFlowers', 'clusterSeat',
 ] // prettier-ignore
+/** No cycad and no horsetail has flowers either. */
+const FLOWERLESS = ['Cycadaceae', 'Equisetaceae']
 const FERNS = ['Dryopteridaceae', 'Onocleaceae', 'Dennstaedtiaceae', 'Athyriaceae']
 
 /** Organs that only some plants have, each with the plants that surely have none of it. */
@@ -15,7 +17,7 @@ const ORGANS: readonly {
   readonly lackedBy: (taxon: Taxon) => boolean
 }[] = [
   { characters: OF_LEAVES_ON_STEMS, lackedBy: isLichen },
-  { characters: OF_FLOWERS, lackedBy: (taxon) => isLichen(taxon) || isFern(taxon) },
+  { characters: OF_FLOWERS, lackedBy: (taxon) => isLichen(taxon) || isFern(taxon) || FLOWERLESS.includes(taxon.family) },
   { characters: ['needleSection', 'needleSeat', 'cone'], lackedBy: (taxon) => lacks(taxon, 'leafType', ['needle']) },
   { characters: ['headRays', 'headBracts'], lackedBy: (taxon) => lacks(taxon, 'petals', ['composite-head']) },
   { characters: ['umbelBracts', 'umbelRays'], lackedBy: (taxon) => lacks(taxon, 'inflorescence', ['umbel', 'compound-umbel']) },

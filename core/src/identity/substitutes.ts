@@ -1,6 +1,6 @@
 import type { Catalogue } from '../flora/catalogue'
 import type { Season, Taxon } from '../flora/taxon'
-import { CHARACTERS } from '../flora/vocabulary'
+import { CHARACTERS, type Part } from '../flora/vocabulary'
 import { CIRCUMSTANTIAL, hasDeadlyDouble } from './clear'
 import { parts } from './separation'
 
@@ -15,6 +15,7 @@ export interface Sight {
   /** Characters that could not be seen: they stand in for nothing. */
   readonly notVisible: readonly string[]
   readonly noDigging?: boolean
+  readonly part?: Part
 }
 
 /**
@@ -26,11 +27,11 @@ export interface Sight {
 export function substitutesFor(
   key: string,
   taxon: Taxon,
-  { season, observed, notVisible, noDigging = false }: Sight,
+  { season, observed, notVisible, noDigging = false, part }: Sight,
   catalogue: Catalogue,
 ): readonly string[] | undefined {
   const shows = (character: string) => taxon.visible[character]?.includes(season) ?? true
-  if (shows(key) || hasDeadlyDouble(taxon)) return undefined
+  if (shows(key) || hasDeadlyDouble(taxon, part)) return undefined
   /** Whether the other plant never shows what was seen of this one, or what this one always shows. */
   const partsFrom = (character: string, other: Taxon) =>
     parts(observed[character] ?? taxon.characters[character] ?? [], other.characters[character])

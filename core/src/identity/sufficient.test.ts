@@ -67,10 +67,10 @@ Abies alba: needleSeat flush-disc; crushedScent resin-citrus; needleSection flat
 Pinus sylvestris: leafArrangement bundled; needleSection half-round; needleSeat bundle-sheath; crushedScent resin-citrus
 Tilia cordata: habit tree; leafShape heart; leafMargin serrate; leafArrangement alternate; flowerColour cream; fruit winged
 Betula pendula: habit tree; bark papery; leafArrangement alternate; leafMargin serrate; inflorescence catkin
-Amelanchier lamarckii: leafArrangement alternate; leafMargin serrate; leafTexture thin; fruit pome; fruitTip calyx-star; habit shrub; leafType simple
+Amelanchier lamarckii: leafArrangement alternate; leafMargin serrate; leafTexture thin; fruit pome; fruitTip calyx-star; habit shrub; leafType simple; leafShape egg
 Prunus spinosa: stemSurface thorny; leafArrangement alternate; leafMargin serrate; leafTexture thin; fruit drupe; flowerColour white; leafType simple
 Gaultheria procumbens: crushedScent wintergreen; leafTexture leathery; leafMargin serrate; leafArrangement alternate; fruitColour red; height under-15cm; leafType simple
-Asclepias syriaca: stemSurface hairy-all-round; leafTexture leathery; leafSurface downy-below; sap milky; inflorescence umbel; leafArrangement opposite; stemCore solid
+Asclepias syriaca: stemSurface hairy-all-round; leafTexture leathery; leafSurface downy-below; sap milky; inflorescence umbel; leafArrangement opposite; stemCore solid; flowerColour pink
 `
 
 /** What must not open, and the plant that kills and still fits. */

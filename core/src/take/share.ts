@@ -110,7 +110,8 @@ export function fairShare(input: ShareInput): FairShare {
   const schools = SCHOOLS.map(({ name, share }) => ({ name, pieces: allowed(input, standing, stood, share).pieces }))
   return {
     pieces: chosen.pieces,
-    plantEquivalents: chosen.pieces / stood.bearing.perPlant,
+    // Stripped of all its leaves a plant is one plant, and no more of them stood there.
+    plantEquivalents: Math.min(chosen.pieces / stood.bearing.perPlant, stood.range?.low ?? Infinity),
     perPlant: standing === 'protected' ? 0 : perPlant(stood.bearing.pieces, standing),
     school: school.name,
     schools,

@@ -1,6 +1,7 @@
 import { findTaxon, usesOf, type Catalogue } from '../flora/catalogue'
 import type { Goal, Protocol, Taxon, Use, UseHazard } from '../flora/taxon'
 import { plainWords } from '../flora/vocabulary'
+import { doublesOf } from '../identity/clear'
 import { formatList, withCapital } from '../quantity/format'
 import { multiplyRanges, scaleRange, type Range } from '../quantity/range'
 import { amountReasons, barred, heldFor, overCap, toAsk, type Eating } from './planEaters'
@@ -221,7 +222,7 @@ function hazardReasons(use: Use, protocol: Protocol, goal: Goal): readonly PlanR
 
 /** Every deadly or toxic plant it is mistaken for, by name, though identity is taken as certain. */
 function doubles(taxon: Taxon, use?: Use): readonly PlanReason[] {
-  return taxon.lookalikes
+  return doublesOf(taxon, use?.part)
     .filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
     .map((double) => ({
       about: 'identity',
