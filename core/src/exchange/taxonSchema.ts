@@ -223,6 +223,7 @@ const taxon = Joi.object({
   companions: list(text()).required(),
   accumulates: list(text()).required(),
   wildlifeHost: text(),
+  ofShops: Joi.valid(true),
   growsIn: list(Joi.valid(...REGIONS)).min(1),
   crossesWith: list(binomial()).min(1).unique(),
   characters: characters.required(),

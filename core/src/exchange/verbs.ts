@@ -89,6 +89,21 @@ const logNormal = (most: number) =>
   })
 const score = () => Joi.number().min(0).max(10)
 
+/** Months of a life that a kind of eater can have. */
+function ageOf(): Joi.Schema {
+  const upTo = (most: number, kind: string) =>
+    Joi.number()
+      .max(most)
+      .messages({ 'number.max': `{{#label}} must be at most ${most} for ${kind}; say the kind that fits the age` })
+  return Joi.number()
+    .min(0)
+    .when('kind', [
+      { is: 'infant', then: upTo(36, 'an infant') },
+      { is: 'child', then: upTo(216, 'a child') },
+      { is: 'adult', then: upTo(1440, 'an adult') },
+    ])
+}
+
 const VERBS: Readonly<Record<string, Verb>> = {
   leach: {
     tells: 'what stays in the food after one or more baths',
@@ -331,7 +346,7 @@ const VERBS: Readonly<Record<string, Verb>> = {
           Joi.object({
             kind: eaterKind().required(),
             sensitivities: Joi.array().items(sensitivity()).unique(),
-            age_months: Joi.number().min(0).max(1440),
+            age_months: ageOf(),
           }),
         )
         .min(1)

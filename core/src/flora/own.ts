@@ -57,6 +57,8 @@ export function refuseOwnPlant(
   const kin = catalogue.taxa.find(
     ({ scientificName, severity, neverFood }) =>
       scientificName.startsWith(`${genus} `) &&
+      // Of a genus of food a poison that is shut out by its own name shuts out nothing else.
+      !(FOOD_GENERA[genus] !== undefined && isPoisonousSpecies(scientificName)) &&
       (neverFood !== undefined || severity === 'deadly' || severity === 'toxic'),
   )
   if (kin !== undefined)

@@ -73,6 +73,8 @@ export function poisonousGenera({ taxa }: Catalogue): readonly string[] {
   )
   const bad = taxa
     .filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
+    // One that is shut out by its own name shuts out nothing else of its genus.
+    .filter(({ scientificName }) => !isPoisonousSpecies(scientificName))
     .map((each) => genusOf(each.scientificName))
   return [...new Set([...POISONOUS_GENERA, ...bad.filter((genus) => !food.has(genus))])]
 }
@@ -102,7 +104,7 @@ export function strangeIngredient(
       ]),
     ].some((each) => foldName(each) === folded),
   )
-  if (found === undefined) return undefined
+  if (found === undefined || found.ofShops === true) return undefined
   return {
     what: found.neverFood !== undefined || found.role === 'danger' ? 'poison' : 'plant',
     name: found.scientificName,

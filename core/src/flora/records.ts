@@ -2,6 +2,7 @@ import type { Catalogue } from './catalogue'
 import type { Taxon } from './taxon'
 import abiesAlba from './records/abies-alba.json' with { type: 'json' }
 import acerSaccharum from './records/acer-saccharum.json' with { type: 'json' }
+import achilleaMillefolium from './records/achillea-millefolium.json' with { type: 'json' }
 import aconitumNapellus from './records/aconitum-napellus.json' with { type: 'json' }
 import acorusCalamus from './records/acorus-calamus.json' with { type: 'json' }
 import actaeaPachypoda from './records/actaea-pachypoda.json' with { type: 'json' }
@@ -12,8 +13,10 @@ import aethusaCynapium from './records/aethusa-cynapium.json' with { type: 'json
 import ageratinaAltissima from './records/ageratina-altissima.json' with { type: 'json' }
 import alliariaPetiolata from './records/alliaria-petiolata.json' with { type: 'json' }
 import alliumTricoccum from './records/allium-tricoccum.json' with { type: 'json' }
+import alliumTriquetrum from './records/allium-triquetrum.json' with { type: 'json' }
 import alliumUrsinum from './records/allium-ursinum.json' with { type: 'json' }
 import amaranthusRetroflexus from './records/amaranthus-retroflexus.json' with { type: 'json' }
+import amelanchierAlnifolia from './records/amelanchier-alnifolia.json' with { type: 'json' }
 import amelanchierLamarckii from './records/amelanchier-lamarckii.json' with { type: 'json' }
 import angelicaArchangelica from './records/angelica-archangelica.json' with { type: 'json' }
 import anthriscusSylvestris from './records/anthriscus-sylvestris.json' with { type: 'json' }
@@ -27,20 +30,28 @@ import argentinaAnserina from './records/argentina-anserina.json' with { type: '
 import arisaemaTriphyllum from './records/arisaema-triphyllum.json' with { type: 'json' }
 import aristolochiaClematitis from './records/aristolochia-clematitis.json' with { type: 'json' }
 import artemisiaAbsinthium from './records/artemisia-absinthium.json' with { type: 'json' }
+import artemisiaVulgaris from './records/artemisia-vulgaris.json' with { type: 'json' }
 import arumMaculatum from './records/arum-maculatum.json' with { type: 'json' }
 import asarumCanadense from './records/asarum-canadense.json' with { type: 'json' }
 import asclepiasSubverticillata from './records/asclepias-subverticillata.json' with { type: 'json' }
 import asclepiasSyriaca from './records/asclepias-syriaca.json' with { type: 'json' }
+import asiminaTriloba from './records/asimina-triloba.json' with { type: 'json' }
 import athyriumFilixFemina from './records/athyrium-filix-femina.json' with { type: 'json' }
+import atriplexPatula from './records/atriplex-patula.json' with { type: 'json' }
 import atriplexProstrata from './records/atriplex-prostrata.json' with { type: 'json' }
 import atropaBellaDonna from './records/atropa-bella-donna.json' with { type: 'json' }
+import barbareaVulgaris from './records/barbarea-vulgaris.json' with { type: 'json' }
+import bellisPerennis from './records/bellis-perennis.json' with { type: 'json' }
+import berberisAquifolium from './records/berberis-aquifolium.json' with { type: 'json' }
 import betaVulgaris from './records/beta-vulgaris.json' with { type: 'json' }
 import betulaPendula from './records/betula-pendula.json' with { type: 'json' }
 import bistortaOfficinalis from './records/bistorta-officinalis.json' with { type: 'json' }
+import boragoOfficinalis from './records/borago-officinalis.json' with { type: 'json' }
 import brugmansiaSuaveolens from './records/brugmansia-suaveolens.json' with { type: 'json' }
 import bryoniaDioica from './records/bryonia-dioica.json' with { type: 'json' }
 import buniumBulbocastanum from './records/bunium-bulbocastanum.json' with { type: 'json' }
 import cakileMaritima from './records/cakile-maritima.json' with { type: 'json' }
+import calendulaOfficinalis from './records/calendula-officinalis.json' with { type: 'json' }
 import callaPalustris from './records/calla-palustris.json' with { type: 'json' }
 import calthaPalustris from './records/caltha-palustris.json' with { type: 'json' }
 import campanulaRapunculus from './records/campanula-rapunculus.json' with { type: 'json' }
@@ -53,6 +64,7 @@ import chaerophyllumTemulum from './records/chaerophyllum-temulum.json' with { t
 import chamaenerionAngustifolium from './records/chamaenerion-angustifolium.json' with { type: 'json' }
 import chelidoniumMajus from './records/chelidonium-majus.json' with { type: 'json' }
 import chenopodiumAlbum from './records/chenopodium-album.json' with { type: 'json' }
+import cichoriumIntybus from './records/cichorium-intybus.json' with { type: 'json' }
 import cicutaMaculata from './records/cicuta-maculata.json' with { type: 'json' }
 import cicutaVirosa from './records/cicuta-virosa.json' with { type: 'json' }
 import cirsiumOleraceum from './records/cirsium-oleraceum.json' with { type: 'json' }
@@ -73,9 +85,11 @@ import daucusCarota from './records/daucus-carota.json' with { type: 'json' }
 import dieffenbachiaSeguine from './records/dieffenbachia-seguine.json' with { type: 'json' }
 import digitalisPurpurea from './records/digitalis-purpurea.json' with { type: 'json' }
 import dioscoreaCommunis from './records/dioscorea-communis.json' with { type: 'json' }
+import diospyrosVirginiana from './records/diospyros-virginiana.json' with { type: 'json' }
 import dipterostemonCapitatus from './records/dipterostemon-capitatus.json' with { type: 'json' }
 import dryopterisFilixMas from './records/dryopteris-filix-mas.json' with { type: 'json' }
 import echiumVulgare from './records/echium-vulgare.json' with { type: 'json' }
+import elaeagnusUmbellata from './records/elaeagnus-umbellata.json' with { type: 'json' }
 import empetrumNigrum from './records/empetrum-nigrum.json' with { type: 'json' }
 import equisetumPalustre from './records/equisetum-palustre.json' with { type: 'json' }
 import euonymusEuropaeus from './records/euonymus-europaeus.json' with { type: 'json' }
@@ -86,11 +100,16 @@ import euphorbiaParalias from './records/euphorbia-paralias.json' with { type: '
 import euphorbiaPeplus from './records/euphorbia-peplus.json' with { type: 'json' }
 import fagusSylvatica from './records/fagus-sylvatica.json' with { type: 'json' }
 import ficariaVerna from './records/ficaria-verna.json' with { type: 'json' }
+import filipendulaUlmaria from './records/filipendula-ulmaria.json' with { type: 'json' }
 import fragariaVesca from './records/fragaria-vesca.json' with { type: 'json' }
 import frangulaAlnus from './records/frangula-alnus.json' with { type: 'json' }
 import galiumAparine from './records/galium-aparine.json' with { type: 'json' }
+import galiumOdoratum from './records/galium-odoratum.json' with { type: 'json' }
 import gaultheriaProcumbens from './records/gaultheria-procumbens.json' with { type: 'json' }
+import gaultheriaShallon from './records/gaultheria-shallon.json' with { type: 'json' }
 import glauciumFlavum from './records/glaucium-flavum.json' with { type: 'json' }
+import glechomaHederacea from './records/glechoma-hederacea.json' with { type: 'json' }
+import halimionePortulacoides from './records/halimione-portulacoides.json' with { type: 'json' }
 import hederaHelix from './records/hedera-helix.json' with { type: 'json' }
 import helianthusTuberosus from './records/helianthus-tuberosus.json' with { type: 'json' }
 import helleborusNiger from './records/helleborus-niger.json' with { type: 'json' }
@@ -107,6 +126,7 @@ import ilexAquifolium from './records/ilex-aquifolium.json' with { type: 'json' 
 import irisPseudacorus from './records/iris-pseudacorus.json' with { type: 'json' }
 import jacobaeaVulgaris from './records/jacobaea-vulgaris.json' with { type: 'json' }
 import juglansNigra from './records/juglans-nigra.json' with { type: 'json' }
+import juglansRegia from './records/juglans-regia.json' with { type: 'json' }
 import juniperusCommunis from './records/juniperus-communis.json' with { type: 'json' }
 import juniperusSabina from './records/juniperus-sabina.json' with { type: 'json' }
 import laburnumAnagyroides from './records/laburnum-anagyroides.json' with { type: 'json' }
@@ -131,6 +151,7 @@ import menthaPulegium from './records/mentha-pulegium.json' with { type: 'json' 
 import mercurialisPerennis from './records/mercurialis-perennis.json' with { type: 'json' }
 import monardaPunctata from './records/monarda-punctata.json' with { type: 'json' }
 import morusAlba from './records/morus-alba.json' with { type: 'json' }
+import morusRubra from './records/morus-rubra.json' with { type: 'json' }
 import narcissusPseudonarcissus from './records/narcissus-pseudonarcissus.json' with { type: 'json' }
 import nasturtiumOfficinale from './records/nasturtium-officinale.json' with { type: 'json' }
 import nelumboLutea from './records/nelumbo-lutea.json' with { type: 'json' }
@@ -143,11 +164,13 @@ import oenotheraBiennis from './records/oenothera-biennis.json' with { type: 'js
 import opuntiaFicusIndica from './records/opuntia-ficus-indica.json' with { type: 'json' }
 import ornithogalumUmbellatum from './records/ornithogalum-umbellatum.json' with { type: 'json' }
 import oxalisAcetosella from './records/oxalis-acetosella.json' with { type: 'json' }
+import oxalisStricta from './records/oxalis-stricta.json' with { type: 'json' }
 import parietariaJudaica from './records/parietaria-judaica.json' with { type: 'json' }
 import parisQuadrifolia from './records/paris-quadrifolia.json' with { type: 'json' }
 import pastinacaSativa from './records/pastinaca-sativa.json' with { type: 'json' }
 import peltandraVirginica from './records/peltandra-virginica.json' with { type: 'json' }
 import petasitesHybridus from './records/petasites-hybridus.json' with { type: 'json' }
+import phaseolusVulgaris from './records/phaseolus-vulgaris.json' with { type: 'json' }
 import phragmitesAustralis from './records/phragmites-australis.json' with { type: 'json' }
 import phytolaccaAcinosa from './records/phytolacca-acinosa.json' with { type: 'json' }
 import phytolaccaAmericana from './records/phytolacca-americana.json' with { type: 'json' }
@@ -156,9 +179,13 @@ import piceaGlauca from './records/picea-glauca.json' with { type: 'json' }
 import pinusPonderosa from './records/pinus-ponderosa.json' with { type: 'json' }
 import pinusSylvestris from './records/pinus-sylvestris.json' with { type: 'json' }
 import plantagoLanceolata from './records/plantago-lanceolata.json' with { type: 'json' }
+import plantagoMajor from './records/plantago-major.json' with { type: 'json' }
 import polygonatumMultiflorum from './records/polygonatum-multiflorum.json' with { type: 'json' }
 import portulacaOleracea from './records/portulaca-oleracea.json' with { type: 'json' }
 import potentillaIndica from './records/potentilla-indica.json' with { type: 'json' }
+import primulaVeris from './records/primula-veris.json' with { type: 'json' }
+import prunusArmeniaca from './records/prunus-armeniaca.json' with { type: 'json' }
+import prunusAvium from './records/prunus-avium.json' with { type: 'json' }
 import prunusLaurocerasus from './records/prunus-laurocerasus.json' with { type: 'json' }
 import prunusSerotina from './records/prunus-serotina.json' with { type: 'json' }
 import prunusSpinosa from './records/prunus-spinosa.json' with { type: 'json' }
@@ -170,31 +197,40 @@ import quercusRubra from './records/quercus-rubra.json' with { type: 'json' }
 import quercusVirginiana from './records/quercus-virginiana.json' with { type: 'json' }
 import ranunculusAcris from './records/ranunculus-acris.json' with { type: 'json' }
 import reynoutriaJaponica from './records/reynoutria-japonica.json' with { type: 'json' }
+import rheumRhabarbarum from './records/rheum-rhabarbarum.json' with { type: 'json' }
 import rhododendronPonticum from './records/rhododendron-ponticum.json' with { type: 'json' }
 import rhusTyphina from './records/rhus-typhina.json' with { type: 'json' }
 import ribesRubrum from './records/ribes-rubrum.json' with { type: 'json' }
+import ribesUvaCrispa from './records/ribes-uva-crispa.json' with { type: 'json' }
 import ricinusCommunis from './records/ricinus-communis.json' with { type: 'json' }
 import robiniaPseudoacacia from './records/robinia-pseudoacacia.json' with { type: 'json' }
 import rosaCanina from './records/rosa-canina.json' with { type: 'json' }
 import rubusFruticosus from './records/rubus-fruticosus.json' with { type: 'json' }
+import rubusIdaeus from './records/rubus-idaeus.json' with { type: 'json' }
 import rubusTrivialis from './records/rubus-trivialis.json' with { type: 'json' }
 import rumexAcetosa from './records/rumex-acetosa.json' with { type: 'json' }
+import rumexAcetosella from './records/rumex-acetosella.json' with { type: 'json' }
 import rumexCrispus from './records/rumex-crispus.json' with { type: 'json' }
 import sagittariaLatifolia from './records/sagittaria-latifolia.json' with { type: 'json' }
 import salicorniaEuropaea from './records/salicornia-europaea.json' with { type: 'json' }
 import salixAlba from './records/salix-alba.json' with { type: 'json' }
+import sambucusCanadensis from './records/sambucus-canadensis.json' with { type: 'json' }
 import sambucusEbulus from './records/sambucus-ebulus.json' with { type: 'json' }
 import sambucusNigra from './records/sambucus-nigra.json' with { type: 'json' }
 import sambucusRacemosa from './records/sambucus-racemosa.json' with { type: 'json' }
+import sanguisorbaMinor from './records/sanguisorba-minor.json' with { type: 'json' }
 import scrophulariaNodosa from './records/scrophularia-nodosa.json' with { type: 'json' }
 import senecioLeucanthemifolius from './records/senecio-leucanthemifolius.json' with { type: 'json' }
 import senecioVulgaris from './records/senecio-vulgaris.json' with { type: 'json' }
 import sesuviumPortulacastrum from './records/sesuvium-portulacastrum.json' with { type: 'json' }
 import silybumMarianum from './records/silybum-marianum.json' with { type: 'json' }
+import sinapisArvensis from './records/sinapis-arvensis.json' with { type: 'json' }
 import smilaxHerbacea from './records/smilax-herbacea.json' with { type: 'json' }
 import solanumDulcamara from './records/solanum-dulcamara.json' with { type: 'json' }
 import solanumNigrum from './records/solanum-nigrum.json' with { type: 'json' }
+import solanumTuberosum from './records/solanum-tuberosum.json' with { type: 'json' }
 import sonchusOleraceus from './records/sonchus-oleraceus.json' with { type: 'json' }
+import sorbusAria from './records/sorbus-aria.json' with { type: 'json' }
 import sorbusAucuparia from './records/sorbus-aucuparia.json' with { type: 'json' }
 import stellariaMedia from './records/stellaria-media.json' with { type: 'json' }
 import symphytumOfficinale from './records/symphytum-officinale.json' with { type: 'json' }
@@ -206,13 +242,18 @@ import tiliaCordata from './records/tilia-cordata.json' with { type: 'json' }
 import toxicodendronRadicans from './records/toxicodendron-radicans.json' with { type: 'json' }
 import toxicodendronVernix from './records/toxicodendron-vernix.json' with { type: 'json' }
 import toxicoscordionVenenosum from './records/toxicoscordion-venenosum.json' with { type: 'json' }
+import tragopogonPratensis from './records/tragopogon-pratensis.json' with { type: 'json' }
+import trapaNatans from './records/trapa-natans.json' with { type: 'json' }
+import trifoliumPratense from './records/trifolium-pratense.json' with { type: 'json' }
 import triglochinMaritima from './records/triglochin-maritima.json' with { type: 'json' }
 import tripoliumPannonicum from './records/tripolium-pannonicum.json' with { type: 'json' }
+import tropaeolumMajus from './records/tropaeolum-majus.json' with { type: 'json' }
 import tussilagoFarfara from './records/tussilago-farfara.json' with { type: 'json' }
 import typhaLatifolia from './records/typha-latifolia.json' with { type: 'json' }
 import urticaDioica from './records/urtica-dioica.json' with { type: 'json' }
 import urticaUrens from './records/urtica-urens.json' with { type: 'json' }
 import vacciniumMyrtillus from './records/vaccinium-myrtillus.json' with { type: 'json' }
+import vacciniumOxycoccos from './records/vaccinium-oxycoccos.json' with { type: 'json' }
 import vacciniumUliginosum from './records/vaccinium-uliginosum.json' with { type: 'json' }
 import vacciniumVitisIdaea from './records/vaccinium-vitis-idaea.json' with { type: 'json' }
 import veratrumAlbum from './records/veratrum-album.json' with { type: 'json' }
@@ -220,6 +261,7 @@ import veratrumViride from './records/veratrum-viride.json' with { type: 'json' 
 import viburnumLantana from './records/viburnum-lantana.json' with { type: 'json' }
 import viburnumOpulus from './records/viburnum-opulus.json' with { type: 'json' }
 import violaOdorata from './records/viola-odorata.json' with { type: 'json' }
+import vitisRiparia from './records/vitis-riparia.json' with { type: 'json' }
 import wisteriaSinensis from './records/wisteria-sinensis.json' with { type: 'json' }
 import yuccaElata from './records/yucca-elata.json' with { type: 'json' }
 
@@ -229,6 +271,7 @@ export const CATALOGUE: Catalogue = {
   taxa: [
     abiesAlba,
     acerSaccharum,
+    achilleaMillefolium,
     aconitumNapellus,
     acorusCalamus,
     actaeaPachypoda,
@@ -239,8 +282,10 @@ export const CATALOGUE: Catalogue = {
     ageratinaAltissima,
     alliariaPetiolata,
     alliumTricoccum,
+    alliumTriquetrum,
     alliumUrsinum,
     amaranthusRetroflexus,
+    amelanchierAlnifolia,
     amelanchierLamarckii,
     angelicaArchangelica,
     anthriscusSylvestris,
@@ -254,20 +299,28 @@ export const CATALOGUE: Catalogue = {
     arisaemaTriphyllum,
     aristolochiaClematitis,
     artemisiaAbsinthium,
+    artemisiaVulgaris,
     arumMaculatum,
     asarumCanadense,
     asclepiasSubverticillata,
     asclepiasSyriaca,
+    asiminaTriloba,
     athyriumFilixFemina,
+    atriplexPatula,
     atriplexProstrata,
     atropaBellaDonna,
+    barbareaVulgaris,
+    bellisPerennis,
+    berberisAquifolium,
     betaVulgaris,
     betulaPendula,
     bistortaOfficinalis,
+    boragoOfficinalis,
     brugmansiaSuaveolens,
     bryoniaDioica,
     buniumBulbocastanum,
     cakileMaritima,
+    calendulaOfficinalis,
     callaPalustris,
     calthaPalustris,
     campanulaRapunculus,
@@ -280,6 +333,7 @@ export const CATALOGUE: Catalogue = {
     chamaenerionAngustifolium,
     chelidoniumMajus,
     chenopodiumAlbum,
+    cichoriumIntybus,
     cicutaMaculata,
     cicutaVirosa,
     cirsiumOleraceum,
@@ -300,9 +354,11 @@ export const CATALOGUE: Catalogue = {
     dieffenbachiaSeguine,
     digitalisPurpurea,
     dioscoreaCommunis,
+    diospyrosVirginiana,
     dipterostemonCapitatus,
     dryopterisFilixMas,
     echiumVulgare,
+    elaeagnusUmbellata,
     empetrumNigrum,
     equisetumPalustre,
     euonymusEuropaeus,
@@ -313,11 +369,16 @@ export const CATALOGUE: Catalogue = {
     euphorbiaPeplus,
     fagusSylvatica,
     ficariaVerna,
+    filipendulaUlmaria,
     fragariaVesca,
     frangulaAlnus,
     galiumAparine,
+    galiumOdoratum,
     gaultheriaProcumbens,
+    gaultheriaShallon,
     glauciumFlavum,
+    glechomaHederacea,
+    halimionePortulacoides,
     hederaHelix,
     helianthusTuberosus,
     helleborusNiger,
@@ -334,6 +395,7 @@ export const CATALOGUE: Catalogue = {
     irisPseudacorus,
     jacobaeaVulgaris,
     juglansNigra,
+    juglansRegia,
     juniperusCommunis,
     juniperusSabina,
     laburnumAnagyroides,
@@ -358,6 +420,7 @@ export const CATALOGUE: Catalogue = {
     mercurialisPerennis,
     monardaPunctata,
     morusAlba,
+    morusRubra,
     narcissusPseudonarcissus,
     nasturtiumOfficinale,
     nelumboLutea,
@@ -370,11 +433,13 @@ export const CATALOGUE: Catalogue = {
     opuntiaFicusIndica,
     ornithogalumUmbellatum,
     oxalisAcetosella,
+    oxalisStricta,
     parietariaJudaica,
     parisQuadrifolia,
     pastinacaSativa,
     peltandraVirginica,
     petasitesHybridus,
+    phaseolusVulgaris,
     phragmitesAustralis,
     phytolaccaAcinosa,
     phytolaccaAmericana,
@@ -383,9 +448,13 @@ export const CATALOGUE: Catalogue = {
     pinusPonderosa,
     pinusSylvestris,
     plantagoLanceolata,
+    plantagoMajor,
     polygonatumMultiflorum,
     portulacaOleracea,
     potentillaIndica,
+    primulaVeris,
+    prunusArmeniaca,
+    prunusAvium,
     prunusLaurocerasus,
     prunusSerotina,
     prunusSpinosa,
@@ -397,31 +466,40 @@ export const CATALOGUE: Catalogue = {
     quercusVirginiana,
     ranunculusAcris,
     reynoutriaJaponica,
+    rheumRhabarbarum,
     rhododendronPonticum,
     rhusTyphina,
     ribesRubrum,
+    ribesUvaCrispa,
     ricinusCommunis,
     robiniaPseudoacacia,
     rosaCanina,
     rubusFruticosus,
+    rubusIdaeus,
     rubusTrivialis,
     rumexAcetosa,
+    rumexAcetosella,
     rumexCrispus,
     sagittariaLatifolia,
     salicorniaEuropaea,
     salixAlba,
+    sambucusCanadensis,
     sambucusEbulus,
     sambucusNigra,
     sambucusRacemosa,
+    sanguisorbaMinor,
     scrophulariaNodosa,
     senecioLeucanthemifolius,
     senecioVulgaris,
     sesuviumPortulacastrum,
     silybumMarianum,
+    sinapisArvensis,
     smilaxHerbacea,
     solanumDulcamara,
     solanumNigrum,
+    solanumTuberosum,
     sonchusOleraceus,
+    sorbusAria,
     sorbusAucuparia,
     stellariaMedia,
     symphytumOfficinale,
@@ -433,13 +511,18 @@ export const CATALOGUE: Catalogue = {
     toxicodendronRadicans,
     toxicodendronVernix,
     toxicoscordionVenenosum,
+    tragopogonPratensis,
+    trapaNatans,
+    trifoliumPratense,
     triglochinMaritima,
     tripoliumPannonicum,
+    tropaeolumMajus,
     tussilagoFarfara,
     typhaLatifolia,
     urticaDioica,
     urticaUrens,
     vacciniumMyrtillus,
+    vacciniumOxycoccos,
     vacciniumUliginosum,
     vacciniumVitisIdaea,
     veratrumAlbum,
@@ -447,6 +530,7 @@ export const CATALOGUE: Catalogue = {
     viburnumLantana,
     viburnumOpulus,
     violaOdorata,
+    vitisRiparia,
     wisteriaSinensis,
     yuccaElata,
   ] as unknown as readonly Taxon[],

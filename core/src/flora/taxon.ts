@@ -37,6 +37,8 @@ export interface Taxon {
   readonly lookalikes: readonly LookAlike[]
   readonly uses: readonly Use[]
   readonly sources: readonly string[]
+  /** Grown and sold everywhere: its bare name among ingredients means food from a shop. */
+  readonly ofShops?: true
   /** Put on record by the cook: nobody else has checked its look-alikes. */
   readonly own?: true
 }

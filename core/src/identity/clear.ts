@@ -1,7 +1,7 @@
 import { findTaxon, type Catalogue } from '../flora/catalogue'
 import { SEVERITIES, type LookAlike, type Season, type Severity, type Taxon } from '../flora/taxon'
-import { CHARACTERS, type Part } from '../flora/vocabulary'
-import { partedByGrowth } from './growth'
+import { CHARACTERS, FALLS, type Part } from '../flora/vocabulary'
+import { growApart } from './growth'
 import { lacksOrgan } from './organs'
 import { isUnmistakable } from './unmistakable'
 
@@ -195,28 +195,40 @@ function standingOf(
   const groups = new Map<string, string>()
   const against = seen.filter(([character, states]) => speaksAgainst(other, character, states))
   for (const [character] of against) groups.set(CHARACTERS[character]?.group ?? character, character)
-  // A plant that neither record takes for the other is parted by how it grows, and by one mark that nobody sees by mistake.
-  const unlike = !listed.has(other.scientificName) && !namesAsDouble(other, claimed)
-  // How it grows was seen with the claim, and is one look whether it is written down or not.
-  if (
-    unlike &&
-    !groups.has(GROWTH_GROUP) &&
-    partedByGrowth(
-      claimed,
-      other,
-      seen.map(([character]) => character),
-    )
-  )
+  const apart = apartness(claimed, other)
+  // How it grows was seen with the claim, and is one look whether it is written down or not; but not of what may lie on the ground.
+  if (apart.grown && !groups.has(GROWTH_GROUP) && !seen.every(([character]) => FALLS.includes(character)))
     groups.set(GROWTH_GROUP, 'habit')
   return {
     taxon: other.scientificName,
     severity,
     ruledOutBy: groups.size === 0 ? NOTHING : [...groups.values()].sort(),
     needed:
-      unlike && against.some(([character, states]) => isUnmistakable(character, states, other))
+      apart.unlike && against.some(([character, states]) => isUnmistakable(character, states, other))
         ? 1
         : TELLS_NEEDED[severity],
   }
+}
+
+/** How far two plants are from being taken for each other, whatever was seen. */
+interface Apart {
+  /** Neither record takes one for the other: they are parted by how they grow, and by one mark that nobody sees by mistake. */
+  readonly unlike: boolean
+  readonly grown: boolean
+}
+
+/** Two records say it of each other once and for all, and every look asks again. */
+const APART = new WeakMap<Taxon, WeakMap<Taxon, Apart>>()
+
+function apartness(claimed: Taxon, other: Taxon): Apart {
+  const known = APART.get(claimed) ?? new WeakMap<Taxon, Apart>()
+  APART.set(claimed, known)
+  const found = known.get(other)
+  if (found !== undefined) return found
+  const unlike = !namesAsDouble(claimed, other) && !namesAsDouble(other, claimed)
+  const apart = { unlike, grown: unlike && growApart(claimed, other) }
+  known.set(other, apart)
+  return apart
 }
 
 function namesAsDouble({ lookalikes }: Taxon, { scientificName }: Taxon): boolean {

@@ -1,5 +1,4 @@
 import type { Taxon } from '../flora/taxon'
-import { FALLS } from '../flora/vocabulary'
 
 /** Ways to grow that nobody takes for one another: a soft plant from the ground, one that climbs, one of wood, one afloat, a lichen. */
 export type GrowthForm = 'herb' | 'climber' | 'woody' | 'afloat' | 'lichen'
@@ -25,12 +24,8 @@ export function growthForms({ characters: { habit = [] }, lifeForm }: Taxon): re
   return [...new Set(habit.flatMap((state) => FORM_OF[state] ?? []))]
 }
 
-/**
- * Whether two plants grow so differently that whoever stood before one has told it from the other: a trunk of two metres is no lily. Not
- * where all that was seen can lie on the ground.
- */
-export function partedByGrowth(claimed: Taxon, other: Taxon, seen: readonly string[]): boolean {
-  if (seen.every((character) => FALLS.includes(character))) return false
+/** Whether two plants grow so differently that whoever stood before one has told it from the other: a trunk of two metres is no lily. */
+export function growApart(claimed: Taxon, other: Taxon): boolean {
   const own = growthForms(claimed)
   const others = growthForms(other)
   return own.length > 0 && others.length > 0 && !own.some((form) => others.includes(form))

@@ -173,7 +173,7 @@ describe('the one thing to do now', () => {
     const pen = opened()
     weighIn(pen)
     pen.write({ type: 'tell-seen', lot: 'A', character: 'leafSurface', answer: 'could-not-tell', states: [] })
-    expect(next(pen).act).toMatchObject({ kind: 'look', character: 'leafArrangement' })
+    expect(next(pen).act).toMatchObject({ kind: 'look', character: 'stemSection' })
     const fresh = opened()
     for (const { id } of [...fresh.log.entries.values()].filter(({ type }) => type === 'plant-met'))
       fresh.write({ type: 'struck', entry: id, why: 'x' })

@@ -317,7 +317,7 @@ describe('a plant of one’s own', () => {
   it('is no poison under its own name, nor misspelt, nor in a poisonous genus or family', () => {
     expect(refused({ scientificName: 'Delphinium novum' })).toMatch(/Delphinium is a genus that has poisoned people/)
     expect(refused({ scientificName: 'Digitaliss repens' })).toMatch(/Digitaliss is written nearly like Digitalis/)
-    expect(refused({ scientificName: 'Mentha pulegium', family: 'Lamiaceae' })).toMatch(
+    expect(refused({ scientificName: 'Mentha cervina', family: 'Lamiaceae' })).toMatch(
       /although others of its genus are food/,
     )
     expect(refused({ commonName: 'Water hemlock' })).toMatch(/is the name of a plant that poisons/)

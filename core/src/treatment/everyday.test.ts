@@ -16,6 +16,11 @@ const BABY: PlanEater = { kind: 'infant', sensitivities: [], age_months: 8 }
 const withOne = (...sensitivities: readonly Sensitivity[]): PlanEater => ({ kind: 'adult', sensitivities })
 
 const ALLOWED: readonly (readonly [string, PlanEater?])[] = [
+  // Of the records of December 2026.
+  ['Rubus idaeus, fruit ripe, eat-raw'], ['Rubus idaeus, fruit ripe, jam'], ['Rubus idaeus, fruit ripe, eat', BABY], ['Rubus idaeus, leaf young, tea'], ['Ribes uva-crispa, fruit ripe, eat-raw'], ['Ribes uva-crispa, fruit ripe, jam'], ['Prunus avium, fruit ripe, eat-raw'], ['Prunus avium, fruit ripe, jam'], ['Prunus armeniaca, fruit ripe, eat-raw'], ['Prunus armeniaca, fruit ripe, dry'],
+  ['Vaccinium oxycoccos, fruit ripe, jam'], ['Amelanchier alnifolia, fruit ripe, eat-raw'], ['Morus rubra, fruit ripe, eat-raw'], ['Gaultheria shallon, fruit ripe, jam'], ['Diospyros virginiana, fruit ripe, eat-raw'], ['Elaeagnus umbellata, fruit ripe, jam'], ['Sorbus aria, fruit ripe, jam'], ['Juglans regia, nut ripe, eat-raw'], ['Juglans regia, nut ripe, eat', withOne('celery-allergy')],
+  ['Trapa natans, nut ripe, eat'], ['Plantago major, leaf young, eat'], ['Plantago major, leaf young, eat-raw'], ['Plantago major, leaf mature, eat'], ['Barbarea vulgaris, leaf young, eat'], ['Bellis perennis, flower flowering, eat-raw'], ['Lamium album, leafy-top young, eat'], ['Cichorium intybus, leaf young, eat'], ['Cichorium intybus, root dormant, eat'], ['Tragopogon pratensis, shoot young, eat'],
+  ['Sanguisorba minor, leaf young, eat-raw'], ['Sinapis arvensis, leaf young, eat'], ['Calendula officinalis, flower flowering, tea'], ['Tropaeolum majus, flower flowering, eat-raw'], ['Trifolium pratense, flower flowering, tea'], ['Primula veris, flower flowering, tea'], ['Glechoma hederacea, leaf any, flavouring'],
   // Fruit washed and eaten, or cooked.
   ['Fragaria vesca, fruit ripe, eat-raw'], ['Fragaria vesca, fruit ripe, eat-raw', UNASKED], ['Fragaria vesca, fruit ripe, jam'], ['Fragaria vesca, fruit ripe, eat'],
   ['Rubus fruticosus, fruit ripe, eat-raw'], ['Rubus fruticosus, fruit ripe, eat-raw', CHILD], ['Rubus fruticosus, fruit ripe, jam'], ['Rubus fruticosus, fruit ripe, freeze'], ['Rubus fruticosus, fruit ripe, syrup'],
@@ -53,6 +58,10 @@ const ALLOWED: readonly (readonly [string, PlanEater?])[] = [
 ] // prettier-ignore
 
 const CONDITIONAL: readonly (readonly [string, readonly string[], PlanEater?])[] = [
+  // Of the records of December 2026.
+  ['Vitis riparia, fruit ripe, jam', ['identity']], ['Galium odoratum, leafy-top in-bud, tea', ['identity']], ['Allium triquetrum, leaf young, eat', ['identity']], ['Chenopodium album, leafy-top young, eat', ['identity', 'soluble-oxalate']], ['Typha latifolia, rhizome dormant, flour', ['identity']], ['Atriplex patula, leafy-top young, eat', ['identity', 'soluble-oxalate']],
+  ['Rheum rhabarbarum, stem young, eat', ['soluble-oxalate']], ['Solanum tuberosum, tuber mature, eat', ['solanine-like']], ['Phaseolus vulgaris, seed ripe, eat', ['lectin']], ['Phaseolus vulgaris, fruit unripe, eat', ['lectin']], ['Sambucus canadensis, fruit ripe, jam', ['cyanogenic', 'lectin']], ['Rumex acetosella, leaf young, eat-raw', ['soluble-oxalate']], ['Oxalis stricta, leaf any, eat-raw', ['soluble-oxalate']],
+  ['Halimione portulacoides, leaf young, eat', ['soluble-oxalate']], ['Asimina triloba, fruit ripe, eat-raw', ['eater'], CHILD], ['Filipendula ulmaria, flower flowering, tea', ['eater'], withOne('pollen-allergy')],
   // A deadly double grows among it, or it is an umbel, a bulb or a corm that has one.
   ['Allium ursinum, leaf young, eat', ['identity']], ['Allium ursinum, leaf young, eat-raw', ['identity']], ['Allium tricoccum, leaf young, eat', ['identity']], ['Allium tricoccum, bulb mature, eat', ['identity']],
   ['Aegopodium podagraria, leaf emerging, eat-raw', ['identity']], ['Aegopodium podagraria, leaf mature, eat', ['identity']], ['Crithmum maritimum, leaf young, eat', ['identity']], ['Daucus carota, root dormant, eat', ['identity']], ['Pastinaca sativa, root dormant, eat', ['identity']],
@@ -79,6 +88,11 @@ const CONDITIONAL: readonly (readonly [string, readonly string[], PlanEater?])[]
 ] // prettier-ignore
 
 const REFUSED: readonly (readonly [string, PlanEater?])[] = [
+  // Of the records of December 2026.
+  ['Datura stramonium, leaf young, eat'], ['Veratrum album, leaf young, eat'], ['Nerium oleander, leaf any, tea'], ['Ricinus communis, seed ripe, eat'], ['Hyoscyamus niger, root dormant, eat'], ['Aristolochia clematitis, leaf any, tea'], ['Brugmansia suaveolens, flower flowering, tea'], ['Hyacinthoides non-scripta, bulb any, eat'], ['Ornithogalum umbellatum, bulb any, eat'],
+  ['Petasites hybridus, leaf young, eat'], ['Tanacetum vulgare, leaf young, flavouring'], ['Wisteria sinensis, seed ripe, eat'], ['Caltha palustris, flower-bud in-bud, pickle'], ['Athyrium filix-femina, shoot emerging, eat'], ['Cycas revoluta, seed ripe, flour'], ['Euphorbia lathyris, fruit unripe, pickle'], ['Ilex aquifolium, fruit ripe, jam'],
+  ['Rheum rhabarbarum, leaf young, eat'], ['Solanum tuberosum, leaf young, eat'], ['Phaseolus vulgaris, seed ripe, eat-raw'], ['Prunus armeniaca, seed any, eat'], ['Borago officinalis, leaf young, eat'], ['Sambucus canadensis, fruit ripe, eat-raw'], ['Trapa natans, nut ripe, eat-raw'], ['Asimina triloba, fruit ripe, dry'],
+  ['Galium odoratum, leafy-top in-bud, tea', withOne('pregnancy')], ['Artemisia vulgaris, flower-bud in-bud, flavouring', withOne('pregnancy')], ['Filipendula ulmaria, flower flowering, tea', withOne('aspirin')], ['Juglans regia, nut ripe, eat-raw', withOne('nut-allergy')], ['Phaseolus vulgaris, seed ripe, eat', withOne('legume-allergy')], ['Rheum rhabarbarum, stem young, eat', withOne('kidney-stone')],
   ['Conium maculatum, root dormant, eat'], ['Aconitum napellus, leaf young, eat'], ['Colchicum autumnale, leaf young, eat'], ['Convallaria majalis, leaf young, eat'], ['Oenanthe crocata, root dormant, eat'], ['Taxus baccata, fruit ripe, eat-raw'], ['Arum maculatum, leaf young, eat'], ['Digitalis purpurea, leaf young, tea'],
   ['Tussilago farfara, flower flowering, syrup'], ['Symphytum officinale, leaf young, eat'], ['Phytolacca americana, shoot emerging, eat'], ['Pteridium aquilinum, shoot emerging, eat'], ['Aesculus hippocastanum, nut ripe, flour'], ['Solanum dulcamara, fruit ripe, eat'], ['Laburnum anagyroides, flower flowering, eat'], ['Atropa bella-donna, fruit ripe, eat-raw'],
   ['Urtica dioica, leafy-top young, eat-raw'], ['Sambucus nigra, fruit ripe, eat-raw'], ['Nasturtium officinale, leafy-top young, eat-raw'], ['Quercus robur, nut ripe, eat-raw'], ['Chenopodium album, leafy-top young, eat-raw'], ['Matteuccia struthiopteris, shoot emerging, eat-raw'], ['Apios americana, tuber dormant, eat-raw'], ['Sorbus aucuparia, fruit ripe, eat-raw'],

@@ -216,8 +216,14 @@ describe('a plan for nettle tops', () => {
       ],
     })
     expect(ask({ taxon: 'urtica GRACILIS' }).verdict).toBe('allow')
-    expect(ask({ taxon: 'Lamium album' }).reasons[0]?.text).toBe(
-      'Lamium album is in the catalogue only as a look-alike: nothing is on record about eating it.',
+    // A name that several plants share starts nothing; the worst stands first.
+    expect(ask({ taxon: 'Indian poke' })).toMatchObject({
+      verdict: 'refuse',
+      reasons: [{ text: 'taxon: “Indian poke” is what people call Veratrum viride (deadly) and Phytolacca acinosa (toxic). Ask by the scientific name.' }],
+      instead: 'its scientific name',
+    }) // prettier-ignore
+    expect(ask({ taxon: 'Rumex crispus' }).reasons[0]?.text).toBe(
+      'Rumex crispus is in the catalogue only as a look-alike: nothing is on record about eating it.',
     )
     const anything = fc.record({
       part: fc.option(fc.constantFrom(...PARTS), { nil: undefined }),

@@ -1,5 +1,5 @@
 import { findTaxon, usesOf, type Catalogue } from '../flora/catalogue'
-import type { Goal, Protocol, Taxon, Use, UseHazard } from '../flora/taxon'
+import { SEVERITIES, type Goal, type Protocol, type Taxon, type Use, type UseHazard } from '../flora/taxon'
 import { plainWords } from '../flora/vocabulary'
 import { doublesOf } from '../identity/clear'
 import { formatList, withCapital } from '../quantity/format'
@@ -22,17 +22,7 @@ import { byRank, rankOfDouble, rankOfHazard } from './rank'
  */
 export function plan(input: PlanInput, catalogue: Catalogue): Plan {
   const taxon = findTaxon(catalogue, input.taxon)
-  if (taxon === undefined)
-    return refuse(
-      [
-        {
-          about: 'identity',
-          rank: 'must',
-          text: `${input.taxon} is not in the catalogue, so nothing about it can be said.`,
-        },
-      ],
-      'a plant that is in the catalogue',
-    )
+  if (taxon === undefined) return unknownPlant(input.taxon, catalogue)
   const uses = usesOf(taxon, input.part, input.stage)
   if (uses.length === 0)
     return refuse(
@@ -259,6 +249,27 @@ function whichAreFood(uses: readonly Use[]): readonly PlanReason[] {
           },
         ]),
   ]
+}
+
+/** What is said of a name that is no record's: which plants are called so, the worst first, or that nobody knows it. */
+function unknownPlant(asked: string, { taxa }: Catalogue): Plan {
+  const name = asked.trim().toLowerCase()
+  const called = taxa
+    .filter(({ commonNames }) =>
+      Object.values(commonNames)
+        .flat()
+        .some((each) => each.toLowerCase() === name),
+    )
+    .toSorted((one, other) => SEVERITIES.indexOf(one.severity) - SEVERITIES.indexOf(other.severity))
+  const known = formatList(called.map(({ scientificName, severity }) => `${scientificName}${severity === 'harmless' ? '' : ` (${severity})`}`)) // prettier-ignore
+  const text =
+    called.length === 0
+      ? `${asked} is not in the catalogue, so nothing about it can be said.`
+      : `taxon: “${asked}” is what people call ${known}. Ask by the scientific name.`
+  return refuse(
+    [{ about: 'identity', rank: 'must', text }],
+    called.length === 0 ? 'a plant that is in the catalogue' : 'its scientific name',
+  )
 }
 
 function nothingOnRecord(taxon: Taxon, { part, stage }: PlanInput): string {
