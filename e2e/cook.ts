@@ -139,7 +139,7 @@ export async function sortOut(page: Page, goesOn: string, trimmed: string): Prom
 
 /** A load into the pot, two minutes, and out. */
 export async function boilLoad(page: Page, { reload = false } = {}): Promise<void> {
-  await hold(page, page.getByRole('button', { name: 'Hold when it boils again' }))
+  await hold(page, page.getByRole('button', { name: 'When it boils again: press and hold' }))
   await expect(page.locator('#now-title')).toHaveText('Keep it at a rolling boil')
   if (reload) {
     await page.clock.fastForward(60_000)
@@ -149,7 +149,7 @@ export async function boilLoad(page: Page, { reload = false } = {}): Promise<voi
   } else await page.clock.fastForward(124_000)
   await expect(page.locator('.dial-figure')).toHaveText(/^\+/)
   await page.getByLabel('It boiled again after').fill('52')
-  await hold(page, page.getByRole('button', { name: 'Hold when it is out and in the cold' }))
+  await hold(page, page.getByRole('button', { name: 'When all of it is in cold water: press and hold' }))
 }
 
 /** A book of one's own, in the three questions. */

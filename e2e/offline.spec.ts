@@ -57,7 +57,7 @@ test('a newer version is offered, and not while something runs', async ({ page }
       .getByRole('link', { name: /Nettle tops/ })
       .first()
       .click()
-    await hold(page, page.getByRole('button', { name: 'Hold when it boils again' }))
+    await hold(page, page.getByRole('button', { name: 'When it boils again: press and hold' }))
     await expect(page.getByText('It is offered again when what is running is done')).toBeVisible()
     await expect(page.getByRole('button', { name: 'Take it now' })).toHaveCount(0)
   } finally {

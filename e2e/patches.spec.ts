@@ -4,7 +4,7 @@ test('a patch tells what its ground is fit for, by the school that was chosen, a
   page,
 }) => {
   await page.goto('/patches')
-  await expect(page.locator('.patches li', { hasText: 'Sprayed verge' })).toContainText('Weedkiller at Sprayed verge')
+  await expect(page.locator('.patches li', { hasText: 'Sprayed verge' })).toContainText('weedkiller at Sprayed verge')
   await page.getByRole('link', { name: 'Tarn shore' }).click()
   await page.getByRole('button', { name: 'Note the ground' }).first().click()
   await page.locator('fieldset', { hasText: 'Busy road' }).getByText('at …').click()

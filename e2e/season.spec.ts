@@ -71,7 +71,7 @@ test('an outing: what is open at the patches, what is shut and why, how much for
   await openDemo(page, '/outing')
   const choose = page.getByRole('region', { name: 'What for' })
   const verge = choose.locator('li.shut', { hasText: 'Sprayed verge' }).first()
-  await expect(verge).toContainText('Weedkiller at Sprayed verge')
+  await expect(verge).toContainText('weedkiller at Sprayed verge')
   await expect(verge.getByRole('checkbox')).toBeDisabled()
   const sheet = page.getByRole('region', { name: 'Field sheet' })
   await expect(sheet).toContainText('Tick what you want to bring home')

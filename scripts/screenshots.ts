@@ -32,7 +32,7 @@ async function shoot(
 
 /** The last load of the lot from North wood, so many seconds into its two minutes. */
 const running = async (page: Page) => {
-  await hold(page, page.getByRole('button', { name: 'Hold when it boils again' }))
+  await hold(page, page.getByRole('button', { name: 'When it boils again: press and hold' }))
   await page.clock.fastForward(73_000)
   await page.waitForTimeout(500)
   await page.evaluate(() => window.scrollTo(0, 0))

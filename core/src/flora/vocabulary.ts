@@ -38,7 +38,7 @@ export const CHARACTERS: Readonly<Record<string, CharacterDef>> = {
   leafTexture: character('Feel of the leaf', 'How does the leaf feel?', 'leafTexture', 'handle', 'thin, fleshy, leathery, waxy, papery, deep-veined'),
   leafVeins: character('Course of the veins', 'Hold the leaf against the light. How do its veins run?', 'leafVeins', 'look', 'parallel, branching, ring-inside-edge'),
   leafSurface: character('Leaf surface', 'What is on the leaf?', 'surface', 'handle', 'hairless, downy-below, hairy-both, stinging-hairs, spiny-midrib, mealy, white-marbled, shiny'),
-  stemSection: character('Stem, cut across', 'Roll the stem between finger and thumb. What is its section?', 'stemSection', 'handle', 'round, square, flat-sided, ridged, three-angled'),
+  stemSection: character('Stem, cut across', 'Roll the stem between your fingers. What shape is it, cut across?', 'stemSection', 'handle', 'round, square, flat-sided, ridged, three-angled'),
   stemCore: character('Inside of the stem', 'What is inside the stem?', 'stemCore', 'handle', 'hollow, pithy, solid, spongy'),
   stemSurface: character('Stem surface', 'What is on the stem?', 'surface', 'handle', 'smooth, one-line-of-hairs, hairy-all-round, stinging, thorny, purple-blotched, waxy-bloom, hooked-bristles, prickly'),
   sap: character('Sap', 'What comes out where it breaks?', 'sap', 'handle', 'clear, milky, yellow-orange, slimy, sticky-resin, none-noticeable'),

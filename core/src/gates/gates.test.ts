@@ -361,7 +361,7 @@ describe('Ground', () => {
     ],
     [
       { sprayed: { last: '2024-06-14T00:00:00.000Z' } },
-      'Weedkiller at Other on 2024-06-14; your wait is 3 years. Not food before 2027-06-14. Washing does not mend it.',
+      'NOT FOOD if picked before 2027-06-14: weedkiller at Other on 2024-06-14; your wait is 3 years. No washing removes it.',
     ],
     [
       { pastUse: 'mine' },
@@ -399,7 +399,7 @@ describe('Ground', () => {
   it('keeps a spraying in mind though the fact has gone stale', () => {
     const stale = verdict({ ...CLEAN, sprayed: { last: '2025-06-14T00:00:00.000Z' } }, '2026-01-01T00:00:00.000Z')
     expect(stale.state).toBe('closed')
-    expect(stale.reasons[0]).toContain('Not food before 2028-06-14')
+    expect(stale.reasons[0]).toContain('NOT FOOD if picked before 2028-06-14')
   })
   it('does not pass the unknown as clean, and says what is worth knowing', () => {
     expect(verdict({ ...CLEAN, pastUse: 'unknown' })).toEqual({
@@ -414,7 +414,7 @@ describe('Ground', () => {
       ],
     })
     expect(verdict({ ...CLEAN, manured: 'unknown' }).reasons).toEqual([
-      'Nobody knows whether it is fed: treated as if it were.',
+      'Manure: not known. Treated as manured: blanch and throw the water away.',
     ])
   })
   it('is stricter to a plant that takes up metals, and passes no other where nothing is known of it', () => {
@@ -1005,7 +1005,7 @@ describe('Plate', () => {
     const pen = cook(opened())
     expect(serve(pen, 'bo', 5)).toEqual({
       state: 'closed',
-      reasons: ['Bo must not eat this: Nitrate: infants bear the least of it; and a sting if undercooked.'],
+      reasons: ['Bo must not eat this: Babies tolerate almost no nitrate, and undercooked nettle stings.'],
     })
     expect(eaterVerdict(pen.lot(), pen.context, 'bo').most_g).toBe(0)
   })
@@ -1121,7 +1121,7 @@ describe('Plate', () => {
       /^Ed: 45 g is more than 39 g\. Ed: Leafy greens .* medicine\. Ed: Some oxalate/,
     )
     expect(serve(pen, 'di', 5).reasons).toEqual([
-      'Di must not eat this: Nitrate: infants bear the least of it; and a sting if undercooked.',
+      'Di must not eat this: Babies tolerate almost no nitrate, and undercooked nettle stings.',
     ])
   })
   it('does not count what is served later than the moment it judges', () => {

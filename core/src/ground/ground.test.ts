@@ -185,7 +185,7 @@ describe('the ground', () => {
       expect(usual.state).toBe('open')
       expect(fed.state).toBe(manured === 'no' ? 'ajar' : 'open')
       expect(fed.remarks.join(' ')).toMatch(/the ground is fed/)
-      expect(fed.remarks.join(' ')).toMatch(/nitrate|treated as if it were/)
+      expect(fed.remarks.join(' ')).toMatch(/nitrate|Treated as manured/)
     }
     // What hoards no nitrate is only told.
     expect(lush('Sambucus nigra', 'fruit', 'no', 'lush')).toMatchObject({ state: 'open', toAsk: [] })

@@ -151,7 +151,7 @@ function askSprays({ facts, patchName, now, limits }: Inquiry, found: Findings):
     const wait = byLabel > bySchool ? `${sprayed.wait_days ?? 0} days by its label` : years(limits.sprayWait_years)
     if (now < from)
       found.closed.push(
-        `Weedkiller at ${patchName} on ${sprayed.last.slice(0, 10)}; your wait is ${wait}. Not food before ${from.slice(0, 10)}. Washing does not mend it.`,
+        `NOT FOOD if picked before ${from.slice(0, 10)}: weedkiller at ${patchName} on ${sprayed.last.slice(0, 10)}; your wait is ${wait}. No washing removes it.`,
       )
   }
   const field = facts.field?.value
@@ -165,7 +165,7 @@ function askSprays({ facts, patchName, now, limits }: Inquiry, found: Findings):
     const from = addDays(field.lastSprayed, limits.driftWait_days)
     if (now < from)
       found.closed.push(
-        `Farmed land ${field.distance_m} m away was sprayed on ${field.lastSprayed.slice(0, 10)}, and spray drifts. Not food before ${from.slice(0, 10)}.`,
+        `NOT FOOD if picked before ${from.slice(0, 10)}: the field ${field.distance_m} m away was sprayed on ${field.lastSprayed.slice(0, 10)}, and spray drifts.`,
       )
   }
 }
@@ -309,7 +309,8 @@ function askFeeding({ taxon, facts }: Inquiry, found: Findings): void {
     found.remarks.push('What grows this lush holds more nitrate: blanch it and throw the water away.')
   }
   if (manured === 'yes') found.remarks.push('Fed ground: more nitrate. Blanch it and throw the water away.')
-  if (manured === 'unknown') found.remarks.push('Nobody knows whether it is fed: treated as if it were.')
+  if (manured === 'unknown')
+    found.remarks.push('Manure: not known. Treated as manured: blanch and throw the water away.')
 }
 
 function askWater({ taxon, part, school }: Inquiry, found: Findings): void {
@@ -346,7 +347,7 @@ function askFlood({ facts, exposure, now, limits }: Inquiry, found: Findings): v
   const from = addDays(last, limits.floodWait_days)
   if (now < from)
     found.closed.push(
-      `Flooded on ${last.slice(0, 10)}: a flood carries sewage and oil. Not food before ${from.slice(0, 10)}, and then only what grew since.`,
+      `NOT FOOD if picked before ${from.slice(0, 10)}: flooded on ${last.slice(0, 10)}, and a flood carries sewage and oil. After that, pick only new growth.`,
     )
 }
 

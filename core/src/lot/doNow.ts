@@ -172,7 +172,7 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
         : {
             act: { kind: 'taste' },
             title: 'Taste it',
-            detail: 'A little, with a sip of water before. Nothing may prick, burn or taste of soap.',
+            detail: 'A little, with a sip of water before. Spit the bite out and stop if it pricks, burns, numbs, or tastes of soap or almond.',
             by,
             otherwise: 'It cannot be served.',
           }
@@ -550,7 +550,7 @@ function bathNext(
     return {
       act: { kind: 'crumb', step: index, counted, tasteAtMost: limit?.tasteAtMost ?? 0, last },
       title: 'Taste a crumb and spit it out',
-      detail: `${formatCount(counted, 'bath')} done. Chew half a minute; wait for what comes after.`,
+      detail: `${formatCount(counted, 'bath')} done. Chew for half a minute and spit it out. Wait half a minute for the aftertaste.`,
       otherwise: 'Nobody knows whether it is done.',
     }
   const title =

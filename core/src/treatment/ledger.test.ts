@@ -117,7 +117,7 @@ describe('the hazards of a lot', () => {
     const bitter = (over: Partial<Use>, protocol: Protocol = BLANCH) =>
       lines(sorted(), [hazard([control], { id: 'bitter', kind: 'palate' })], over, protocol)[0]?.slice(3)
     const loose = (heat: 'simmer' | 'press'): Protocol => ({ ...BLANCH, steps: [{ op: 'chop', control: ['bitter'], critical: false }, { op: heat, control: [], critical: false }] }) // prettier-ignore
-    expect(bitter({})).toEqual(['at-palate', 'Bitter: Boil it. Not done: the tongue decides.'])
+    expect(bitter({})).toEqual(['at-palate', 'Bitter: Boil it. Not done. It changes taste, not safety.'])
     expect([bitter({}, loose('simmer'))?.[0], bitter({}, loose('press'))?.[0]]).toEqual(['due', 'due'])
     expect(bitter({ verdict: 'raw-ok' }, loose('press'))?.[0]).toBe('at-palate')
     expect(bitter({ verdict: 'raw-ok' }, { ...BLANCH, steps: [{ op: 'chop', control: [], critical: false }] })?.[0]).toBe('due') // prettier-ignore

@@ -120,7 +120,7 @@ function answer(
         : own.some((progress) => controls(progress, hazard, lot))
     if (done) return { state: 'answered', text: said(`${control.says} Done.`) }
     return isForTongue(hazard) && own.length > 0 && critical.length === 0 && isCooked(use, steps)
-      ? { state: 'at-palate', text: said(`${control.says} Not done: the tongue decides.`) }
+      ? { state: 'at-palate', text: said(`${control.says} Not done. It changes taste, not safety.`) }
       : { state: 'due', text: said(control.says) }
   }
   if (ground !== undefined) return { state: 'due', text: said(ground.says) }

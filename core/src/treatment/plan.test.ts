@@ -150,7 +150,7 @@ describe('a plan for nettle tops', () => {
       instead: 'something else for these eaters',
     })
     expect(about({ eaters: [{ kind: 'infant' }] }, 'eater')).toEqual([
-      'Babies: must not eat it. Nitrate: infants bear the least of it; and a sting if undercooked.',
+      'Babies: must not eat it. Babies tolerate almost no nitrate, and undercooked nettle stings.',
     ])
     expect(about({ eaters: [{ kind: 'adult', sensitivities: ['kidney-stone'] }] }, 'eater')).toEqual([
       'Kidney stones: at most 100 g of raw, trimmed food a day. Some oxalate: an ordinary boiled portion, water thrown away.',
@@ -216,6 +216,11 @@ describe('a plan for nettle tops', () => {
       ],
     })
     expect(ask({ taxon: 'urtica GRACILIS' }).verdict).toBe('allow')
+    // In place of a poison a common food of the same part, which is taken for nothing deadly.
+    expect(ask({ taxon: 'Conium maculatum', part: 'root', stage: 'dormant' }).instead).toBe(
+      'another plant, surely known, such as dandelion or milk thistle',
+    )
+    expect(ask({ taxon: 'Digitalis purpurea' }).instead).toMatch(/^another plant, surely known, such as .+ or .+$/)
     // A name that several plants share starts nothing; the worst stands first.
     expect(ask({ taxon: 'Indian poke' })).toMatchObject({
       verdict: 'refuse',

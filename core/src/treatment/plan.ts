@@ -5,6 +5,7 @@ import { doublesOf } from '../identity/clear'
 import { formatList, withCapital } from '../quantity/format'
 import { multiplyRanges, scaleRange, type Range } from '../quantity/range'
 import { amountReasons, barred, heldFor, overCap, toAsk, type Eating } from './planEaters'
+import { inPlaceOf } from './inPlaceOf'
 import { needWater } from './kit'
 import { limitHere } from './limit'
 import { fillSteps } from './planSteps'
@@ -27,19 +28,19 @@ export function plan(input: PlanInput, catalogue: Catalogue): Plan {
   if (uses.length === 0)
     return refuse(
       [{ about: 'identity', rank: 'must', text: taxon.neverFood ?? nothingOnRecord(taxon, input) }, ...doubles(taxon)],
-      otherFood(taxon),
+      otherFood(taxon, input, catalogue),
     )
   const food = uses.filter(({ verdict }) => verdict !== 'never')
   const settled = input.part !== undefined && input.stage !== undefined && input.stage !== 'any'
   // A refused use of the same part and stage outranks an allowed one.
   if (settled && food.length > 0 && food.length < uses.length)
-    return refuse([...neverReasons(uses), ...doubles(taxon)], otherFood(taxon))
+    return refuse([...neverReasons(uses), ...doubles(taxon)], otherFood(taxon, input, catalogue))
   const planned = food.map((use) => planUse(taxon, use, input))
   const best = planned.find(({ verdict }) => verdict !== 'refuse') ?? planned[0]
   if (best === undefined)
     return refuse(
       [...neverReasons(uses), ...doubles(taxon)],
-      uses.find(({ instead }) => instead)?.instead ?? otherFood(taxon),
+      uses.find(({ instead }) => instead)?.instead ?? otherFood(taxon, input, catalogue),
     )
   if (settled || uses.length === 1 || best.verdict === 'refuse') return best
   return { ...best, verdict: 'conditional', reasons: byRank([...whichAreFood(uses), ...best.reasons]) }
@@ -297,11 +298,12 @@ function noWayReason(use: Use, goal: Goal, named: Protocol | undefined): PlanRea
   return { about: 'store', rank: 'must', text: `No accepted way to ${plainWords(goal)} this is on record.` }
 }
 
-function otherFood(taxon: Taxon): string {
+/** What is food instead: other parts of the plant, else a safe plant of the same part and weeks. */
+function otherFood(taxon: Taxon, { part }: PlanInput, catalogue: Catalogue): string {
   const food = taxon.uses.filter(({ verdict }) => verdict !== 'never')
-  return food.length === 0
-    ? 'another plant, surely known'
-    : formatList(food.map(({ part, stage }) => `its ${plainWords(part)} (${plainWords(stage)})`))
+  if (food.length > 0) return formatList(food.map((use) => `its ${plainWords(use.part)} (${plainWords(use.stage)})`))
+  const others = inPlaceOf(taxon, part, catalogue)
+  return `another plant, surely known${others.length === 0 ? '' : `, such as ${formatList(others, 'or')}`}`
 }
 
 function refuse(reasons: readonly PlanReason[], instead: string): Plan {

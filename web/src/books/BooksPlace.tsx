@@ -245,7 +245,9 @@ function Safety() {
         <div>
           <dt>The browser’s promise</dt>
           <dd>
-            {room?.kept === true ? 'it will not clear the book away' : 'none: it may clear it when short of room'}
+            {room?.kept === true
+              ? 'it will not clear the book away'
+              : 'none: it may delete this book when space runs low. Save a file.'}
           </dd>
         </div>
       </dl>

@@ -13,12 +13,12 @@ export function CallNow({ numbers }: { numbers?: HelpNumbers | null | undefined 
       </dl>
       <p className="ill-keep">
         <strong>Keep a sample</strong> of everything: leftovers, trimmings, what is in the bin, a picture of the place.
-        Tell them the plant’s scientific name, how much, and when.
+        Tell the doctor or poison centre: the scientific name, how much was eaten, and when.
       </p>
       <p className="ill-name">
         Say which of these there are: vomiting or diarrhoea and how long after eating; burning or numb mouth; trouble
-        breathing or swallowing; slow, fast or stumbling heart; wide pupils, seeing badly, confusion; fits; no water
-        passed; yellow skin. Some poisons show only after a day or more: feeling better is not being safe.
+        breathing or swallowing; slow, fast or uneven heartbeat; wide pupils, seeing badly, confusion; fits; no urine;
+        yellow skin. Some poisons show only after a day or more. Feeling better does not mean the danger is over.
       </p>
     </section>
   )
@@ -30,7 +30,7 @@ function CallNumber({ title, value }: { title: string; value: string | undefined
       <dt>{title}</dt>
       <dd>
         {value === undefined || value === '' ? (
-          <em>not entered: look it up now</em>
+          <em>No number saved. Dial your country’s emergency number now.</em>
         ) : (
           <a href={`tel:${value}`}>{value}</a>
         )}

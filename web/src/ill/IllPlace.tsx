@@ -46,10 +46,7 @@ export function IllPlace() {
         </Button>
       </div>
       {report.eaten.length === 0 && report.opened.length === 0 ? (
-        <p className="empty">
-          Nothing is written down as eaten in that time. That does not mean that nothing was: write down what they
-          remember.
-        </p>
+        <p className="empty">No meal saved in this time. Ask everyone what they ate and write it down.</p>
       ) : (
         <table className="eaten">
           <caption>Eaten and tasted, latest first; struck entries too</caption>
@@ -123,7 +120,7 @@ function Plants({ plants }: { plants: readonly EatenPlant[] }) {
 
 function Doubles({ plants }: { plants: readonly EatenPlant[] }) {
   const all = plants.flatMap(({ mistakenFor }) => mistakenFor)
-  if (all.length === 0) return <p>Nothing deadly or toxic is on record.</p>
+  if (all.length === 0) return <p>No poisonous look-alike in our plant list. Still name every plant eaten.</p>
   return all.map(({ name, scientificName, severity }) => (
     <p key={scientificName} className={severity}>
       {name}, <i>{scientificName}</i> ({severity})

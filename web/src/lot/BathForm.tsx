@@ -145,7 +145,7 @@ export function BathForm({
           <div className="bath-words">
             <p className="run-load">
               {early
-                ? 'Poured off before, this bath does not count. Stir now and then: still water is slower.'
+                ? 'Poured off sooner, this bath does not count. Stir now and then: still water is slower.'
                 : 'Long enough. Pour it off: the water is bitter and no use for soup.'}
             </p>
             <div className="form two">
@@ -155,7 +155,7 @@ export function BathForm({
             </div>
             <div className="acts">
               <HoldButton tone={early ? 'early' : 'go'} onHold={() => pour(true)}>
-                {early ? 'Hold: change it early' : 'Hold: poured off, fresh water on'}
+                {early ? 'Will not count: press and hold to end it early' : 'Hold: poured off, fresh water on'}
               </HoldButton>
               <Button size="large" onClick={() => pour(false)}>
                 Poured off, no fresh water

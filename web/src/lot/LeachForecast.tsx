@@ -72,11 +72,8 @@ export function LeachForecast({
   return (
     <section className="leach-forecast" aria-label="How many baths more">
       <p className="forecast-says">
-        Enough after <strong>{beyond(p50)}</strong> {spells}, most likely
-        <span className="soft">
-          {' '}
-          ({beyond(p10)} to {beyond(p90)} in eight lots of ten; {done} {done === 1 ? 'is' : 'are'} done)
-        </span>
+        By taste alone, about <strong>{beyond(p50)}</strong> {spells} in all ({beyond(p10)} to {beyond(p90)}). {done}{' '}
+        done. <span className="soft">An estimate: only the crumb ends it.</span>
       </p>
       <OnDemand>
         <ForecastChart

@@ -142,7 +142,7 @@ export function LoadForm({
       <Refusal sentence={otherError(['mass_g', 'water'])} />
       <div className="acts">
         {boiling ? (
-          <HoldButton onHold={begin}>Hold when it boils again</HoldButton>
+          <HoldButton onHold={begin}>When it boils again: press and hold</HoldButton>
         ) : (
           <Button type="primary" size="large" onClick={begin}>
             Begin the {opNoun(protocol.steps[act.step]?.op ?? 'step')}

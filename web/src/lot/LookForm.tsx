@@ -84,7 +84,7 @@ export function LookForm({
           </Button>
         )}
         <Button size="large" onClick={() => answer('not-visible')}>
-          Not to be seen now
+          I cannot see it now
         </Button>
         <Button size="large" onClick={() => answer('could-not-tell')}>
           I could not tell
@@ -142,7 +142,7 @@ function DoublesOf({ lot, taxon, context }: { lot: LotState; taxon: Taxon; conte
               <td>{severity}</td>
               <td>
                 {now === undefined || now.ruledOutBy.length === 0
-                  ? 'nothing yet: it stands'
+                  ? 'Not ruled out yet'
                   : `${now.ruledOutBy.map((by) => CHARACTERS[by]?.label.toLowerCase() ?? by).join(', ')}${out ? '' : ` (${now.ruledOutBy.length} of ${now.needed})`}`}
               </td>
             </tr>

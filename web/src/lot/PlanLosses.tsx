@@ -45,7 +45,7 @@ export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; s
         For planning, in pieces {inUnits(`${pieces_mm} mm`)} thick, turned now and then
         {cut && ': cut half as thick it goes four times as fast'}. It answers no hazard.
         {losses.some(({ what }) => what === 'soluble oxalate') &&
-          ' Boiled once is still not free for a kidney that must be careful.'}
+          ' One boil does not remove enough oxalate for kidney stones or kidney disease.'}
       </p>
     </section>
   )

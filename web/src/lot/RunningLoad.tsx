@@ -131,10 +131,10 @@ export function RunningLoad({
       <div className="acts run-acts">
         <HoldButton onHold={() => end('done')} tone={left_s > 0 ? 'early' : 'go'}>
           {left_s > 0
-            ? 'Hold to take it out early'
+            ? 'Will not count: press and hold to stop early'
             : drying
               ? 'Hold: dry, crackling, weighed'
-              : 'Hold when it is out and in the cold'}
+              : 'When all of it is in cold water: press and hold'}
         </HoldButton>
         {measure === 'rolling-boil' && (
           <Button size="large" onClick={() => end('off-boil')}>

@@ -60,7 +60,7 @@ export function WashForm({ lot }: { lot: LotState }) {
       >
         Washed
       </Button>
-      <p className="caution">Germs of open water end only in a pot; chemicals end nowhere.</p>
+      <p className="caution">Only boiling kills germs from wild water. Nothing removes chemicals: use other water.</p>
     </div>
   )
 }

@@ -230,7 +230,7 @@ const BookFileActs = memo(function BookFileActs() {
         )}
       </Modal>
       <Modal title="Clear this browser" open={clearing} onCancel={() => setClearing(false)} footer={null}>
-        <p>Every entry of this book goes from this browser. Only a file you exported brings it back.</p>
+        <p>This deletes every entry of this book here. Only a saved file can bring them back.</p>
         <div className="acts">
           <HoldButton
             tone="stop"

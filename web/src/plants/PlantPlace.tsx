@@ -170,8 +170,10 @@ function Tells({ taxon }: { taxon: Taxon }) {
     <section className="card">
       <h2>How it is told</h2>
       <p className="soft">
-        Key tells first. Every state that the plant shows; {formatCount(meetingsNeeded(taxon), 'meeting')} before it may
-        be eaten.
+        Key tells first. Every state that the plant shows.{' '}
+        {taxon.neverFood === undefined
+          ? `Meet it on ${formatCount(meetingsNeeded(taxon), 'day')} before you eat it.`
+          : 'Never food. No number of sure days changes that.'}
       </p>
       <ul className="tell-list">
         {[
@@ -431,7 +433,11 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
         ))}
       </ul>
       <AtTable dishes={dishes} />
-      <p className="soft">{tellsToSee(taxon, context.catalogue).length} looks tell it where all is typical.</p>
+      {taxon.neverFood === undefined && (
+        <p className="soft">
+          Marks to check: {tellsToSee(taxon, context.catalogue).length} on a typical plant; more if unusual.
+        </p>
+      )}
     </section>
   )
 }
