@@ -59,3 +59,22 @@ test('S-SAF-16: a limit of one’s own, 3 g a day, binds a drink by what steeped
   // Nobody else is held by it.
   await expect(page.locator('.eaters li', { hasText: 'Mirl' })).not.toContainText('own limit')
 })
+
+test('a baby’s months are asked in whole months, kept as a day of birth, and stand by their name', async ({ page }) => {
+  await openDemo(page, '/books')
+  const wim = page.locator('.book-list li', { hasText: 'Wim' })
+  await expect(wim).toContainText('under a year · asked')
+  await wim.getByRole('button', { name: 'Ask again' }).click()
+  const asked = page.getByRole('dialog', { name: 'Does any of these apply to Wim?' })
+  const months = asked.getByLabel('How many months old is Wim?')
+  await months.fill('30')
+  await expect(asked).toContainText('Give whole months, 0 to 24. Older than that is a child.')
+  await months.fill('8')
+  await hold(page, asked.getByRole('button', { name: /Press and hold to save “none”/ }))
+  await expect(asked).toBeHidden()
+  await expect(wim).toContainText('under a year, 8 months · asked')
+  // Who is no baby is not asked.
+  await page.locator('.book-list li', { hasText: 'Mirl' }).getByRole('button', { name: 'Ask again' }).click()
+  await expect(page.getByRole('dialog', { name: 'Does any of these apply to Mirl?' })).toBeVisible()
+  await expect(page.getByLabel('How many months old is Mirl?')).toBeHidden()
+})

@@ -143,6 +143,7 @@ const SHAPES: Readonly<Record<EntryType, Joi.PartialSchemaMap>> = {
         .unique('taxon')
         .max(100)
         .optional(),
+      bornOn: day().optional(),
     }),
     laxerConfirmed: Joi.boolean().valid(true).optional(),
   },

@@ -1,15 +1,17 @@
 import { SCALE_g } from '../quantity/scale'
 import { freshnessOf, packFreshness, packRule } from '../freshness/freshness'
-import type { Taxon, Use } from '../flora/taxon'
+import type { Goal, Taxon, Use } from '../flora/taxon'
 import type { EaterId } from '../log/entry'
 import { kitchenAt, type EaterState } from '../log/houseState'
 import { strandsOf, type LotState, type PackState, type Portion } from '../lot/lotState'
+import { eaterAt } from '../meal/age'
 import { capsFor, cautionsFor, ownCapsFor, sharedLeft, type PlantHeld } from '../meal/dayShare'
 import { eatenBy, eatenOn, plantsServed, type EatenServing, type PlantServed } from '../meal/eaten'
 import { bowlAgainst } from '../meal/inTheBowl'
 import { sensitivityWords } from '../flora/vocabulary'
 import { formatList, formatMass } from '../quantity/format'
 import { formatDay, minutesBetween } from '../quantity/instant'
+import { babyFood, babySays, type BabyFood } from '../treatment/babyFood'
 import { lotUse } from '../treatment/batchUse'
 import { formatServed } from '../treatment/drink'
 import { protocolOf } from '../treatment/progress'
@@ -71,7 +73,7 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   const bowl = bowlAgainst(lot, eater)
   if (bowl.closed.length > 0) return say('closed', 0, bowl.closed)
   if (bowl.toAsk.length > 0) return say('ajar', 0, bowl.toAsk)
-  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
+  const timeZone = zoneOf(context)
   const { book, catalogue, now } = context
   const eaten = eatenOn({ book, catalogue, eater: id, at: now, timeZone })
   const plants = plantsServed(lot, catalogue)
@@ -80,7 +82,7 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   const closed = verdicts.filter(({ state }) => state === 'closed')
   if (closed.length > 0) return say('closed', 0, [...new Set(closed.flatMap(({ reasons }) => reasons))])
   const own_g = Math.min(...verdicts.map(({ most_g }) => most_g))
-  const held = plants.flatMap((plant) => heldIn(lot, plant, eater, catalogue))
+  const held = plants.flatMap((plant) => heldIn(lot, plant, eater, context))
   const shared = sharedLeft({ bowl: held, eater, eaten, catalogue })
     .filter(({ left_g }) => left_g < own_g)
     .toSorted((a, b) => a.left_g - b.left_g)[0]
@@ -101,16 +103,24 @@ function barredBy(cautions: Use['cautionFor'], { name }: EaterState): readonly s
   return avoid.length === 0 ? [] : [`${name} must not eat this: ${avoid.join(' ')}`]
 }
 
+function zoneOf({ book, now }: JudgeContext): string {
+  return kitchenAt(book.house, now)?.timeZone ?? 'UTC'
+}
+
+/** What a record says of an eater and a goal; of a baby that may have the food in its own way, not that babies have none. */
+function cautionsOf(use: Use, eater: EaterState, goal: Goal, baby: BabyFood | undefined): Use['cautionFor'] {
+  return cautionsFor(use, eater)
+    .filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
+    .filter(({ who, what }) => !(baby !== undefined && who === 'infant' && what === 'avoid'))
+}
+
 /** Why somebody must not have any of a food, however little: by what they cannot bear of its plants or of what was put to it. */
-export function neverFor(lot: LotState, eater: EaterState, { catalogue }: JudgeContext): readonly string[] {
+export function neverFor(lot: LotState, eater: EaterState, context: JudgeContext): readonly string[] {
   const byPlants = strandsOf(lot).flatMap(({ lot: strand }) => {
-    const use = lotUse(strand, catalogue)
+    const use = lotUse(strand, context.catalogue)
     const goal = lot.way?.goal ?? strand.way?.goal ?? 'eat'
-    const cautions = use === undefined ? [] : cautionsFor(use, eater)
-    return barredBy(
-      cautions.filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true),
-      eater,
-    )
+    const baby = use && babyFood(use, eaterAt(eater, context.now, zoneOf(context)), goal)
+    return barredBy(use === undefined ? [] : cautionsOf(use, eater, goal, baby), eater)
   })
   const { closed, toAsk } = bowlAgainst(lot, eater)
   return [...new Set([...byPlants, ...closed, ...toAsk])]
@@ -140,14 +150,16 @@ function heldIn(
   lot: LotState,
   { strand, taxon, raw_per_g }: PlantServed,
   eater: EaterState,
-  catalogue: JudgeContext['catalogue'],
-): readonly (PlantHeld & { readonly cautions: Use['cautionFor'] })[] {
-  const use = lotUse(strand, catalogue)
+  context: JudgeContext,
+): readonly (PlantHeld & { readonly cautions: Use['cautionFor']; readonly baby: BabyFood | undefined })[] {
+  const use = lotUse(strand, context.catalogue)
   if (use === undefined) return []
   const goal = lot.way?.goal ?? strand.way?.goal ?? 'eat'
-  const cautions = cautionsFor(use, eater).filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
+  const baby = babyFood(use, eaterAt(eater, context.now, zoneOf(context)), goal)
+  const cautions = cautionsOf(use, eater, goal, baby)
   const school = protocolOf(lot.joined.length > 0 ? strand : lot, use)?.name
-  return [{ use, taxon, raw_per_g, cautions, caps: capsFor(use, eater, cautions, school) }]
+  const forBabies = baby === undefined ? [] : [{ perDay_g: baby.atMost_g, why: babySays(baby) }]
+  return [{ use, taxon, raw_per_g, cautions, baby, caps: [...capsFor(use, eater, cautions, school), ...forBabies] }]
 }
 
 interface PlantVerdict {
@@ -166,7 +178,7 @@ function plantVerdict(
   context: JudgeContext,
 ): PlantVerdict {
   const { taxon, raw_per_g } = plant
-  const [held] = heldIn(lot, plant, eater, context.catalogue)
+  const [held] = heldIn(lot, plant, eater, context)
   const refused = (reasons: readonly string[]): PlantVerdict => ({ state: 'closed', most_g: 0, reasons, cautions: [] })
   if (held === undefined) return refused(['Nothing is on record about eating this.'])
   const { use, cautions, caps } = held

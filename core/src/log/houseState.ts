@@ -209,6 +209,8 @@ export interface EaterState {
   readonly sensitivities: readonly Sensitivity[] | null
   /** Limits of their own, by choice or by a doctor's word; none where absent. */
   readonly ownCaps?: readonly OwnCap[]
+  /** Day of birth, where it matters in months; babies have nothing that asks for one without it. */
+  readonly bornOn?: string
   /** The last time that less was said to hold against them than before: what was dropped, and when. The plate says so. */
   readonly laxer?: { readonly at: Instant; readonly dropped: readonly string[] }
 }

@@ -386,6 +386,8 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
       const unknown = entry.eater.ownCaps?.find(({ taxon }) => findTaxon(catalogue, taxon)?.scientificName !== taxon)
       if (unknown !== undefined)
         return no('ownCaps', `No plant on record is called ${unknown.taxon}. Choose it from the list.`)
+      if (entry.eater.bornOn !== undefined && entry.eater.bornOn > entry.at.slice(0, 10))
+        return no('bornOn', `${entry.eater.name} cannot be born after today: give the months.`)
       const dropped = entry.laxerConfirmed === true ? [] : droppedBy(book.house.eaters[entry.eater.id], entry.eater)
       return dropped.length === 0
         ? OK

@@ -1,4 +1,5 @@
 import type { Goal, Use } from '../flora/taxon'
+import { formatMass } from '../quantity/format'
 import type { PlanEater } from './planTypes'
 
 /** A food that a baby may have, from which month, and how much of it in a day, g of raw, trimmed food. */
@@ -21,4 +22,9 @@ export function babyFood(use: Use, { kind, age_months }: PlanEater, goal: Goal):
   const caution = use.cautionFor.find(({ who }) => who === 'infant')
   const from_months = caution?.cookedFrom_months
   return from_months === undefined || age_months < from_months ? undefined : { from_months, atMost_g: SPOONS_g }
+}
+
+/** How a baby is given it. @example babySays({ from_months: 6, atMost_g: 30 }) // 'from 6 months, cooked soft …' */
+export function babySays({ from_months, atMost_g }: BabyFood): string {
+  return `from ${from_months} months, cooked soft and sieved smooth, at most ${formatMass(atMost_g)} a day, one new food at a time.`
 }

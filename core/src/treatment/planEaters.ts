@@ -4,7 +4,7 @@ import { CHILD_SHARE, cautionsFor, capsFor } from '../meal/dayShare'
 import { ordinaryPortion_g } from '../meal/portion'
 import { formatList, formatMass, withCapital } from '../quantity/format'
 import type { PlanEater, PlanReason } from './planTypes'
-import { babyFood, type BabyFood } from './babyFood'
+import { babyFood, babySays } from './babyFood'
 
 /** What a way is taken for when it is asked whether those who eat may have of it. */
 export interface Eating {
@@ -36,7 +36,7 @@ export function heldFor({ use, eaters, goal }: Eating): readonly PlanReason[] {
           .map(({ who, why, perDay_g = portionFor(use, eater) }) =>
             must(`${whom(who)}: at most ${formatMass(perDay_g)} of raw, trimmed food a day. ${why}`),
           ),
-        ...(baby === undefined ? [] : [{ about: 'eater', rank: 'mind' as const, text: babySays(baby) }]),
+        ...(baby === undefined ? [] : [{ about: 'eater', rank: 'mind' as const, text: `Babies: ${babySays(baby)}` }]),
       ]
     }),
   )
@@ -93,7 +93,7 @@ export function overCap(
       ...(eater.kind === 'infant'
         ? baby === undefined
           ? []
-          : [{ perDay_g: baby.atMost_g, why: 'That is what a baby has of one food in a day.' }]
+          : [{ perDay_g: baby.atMost_g, why: `Babies: ${babySays(baby)}` }]
         : capsFor(use, { kind: eater.kind, sensitivities: null }, [], school)),
       ...cautionsOf(use, eater, goal)
         .filter(({ what }) => what === 'limit')
@@ -127,10 +127,6 @@ function portionFor(use: Use, { kind }: PlanEater): number {
 function whom(who: Caution['who']): string {
   if (who === 'infant') return 'Babies'
   return who === 'child' ? 'Children' : withCapital(sensitivityWords(who))
-}
-
-function babySays({ from_months, atMost_g }: BabyFood): string {
-  return `Babies: from ${from_months} months, cooked soft and sieved smooth, at most ${formatMass(atMost_g)} a day, one new food at a time.`
 }
 
 const must = (text: string): PlanReason => ({ about: 'eater', rank: 'must', text })

@@ -1,4 +1,4 @@
-import { formatList, sensitivityWords, type EaterState } from '@ellop/core'
+import { dayOf, formatCount, formatList, kitchenAt, monthsOld, sensitivityWords, type EaterState } from '@ellop/core'
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { v7 } from 'uuid'
@@ -17,7 +17,8 @@ const KINDS: readonly { value: EaterState['kind']; label: string }[] = [
 
 /** Who eats here, and what each was asked. */
 export function EatersCard() {
-  const { book } = useJudgeContext()
+  const { book, now } = useJudgeContext()
+  const today = dayOf(now, kitchenAt(book.house, now)?.timeZone ?? 'UTC')
   const { write, otherError } = useNote()
   const [asking, setAsking] = useState<EaterState>()
   const [name, setName] = useState('')
@@ -38,7 +39,9 @@ export function EatersCard() {
             <span>
               <strong>{eater.name}</strong>
               <span>
-                {KINDS.find(({ value }) => value === eater.kind)?.label} · {askedOf(eater)}
+                {KINDS.find(({ value }) => value === eater.kind)?.label}
+                {eater.bornOn !== undefined && `, ${formatCount(monthsOld(eater.bornOn, today), 'month')}`} ·{' '}
+                {askedOf(eater)}
               </span>
             </span>
             <Button size="large" onClick={() => setAsking(eater)}>

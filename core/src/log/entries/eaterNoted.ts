@@ -13,14 +13,20 @@ export interface EaterNoted extends EntryBase {
 /** What held against an eater and holds no more by a new note: sensitivities left out, being a child or an infant, and limits of their own taken off or raised. */
 export function droppedBy(
   known: EaterState | undefined,
-  { kind, sensitivities, ownCaps }: EaterNoted['eater'],
+  { kind, sensitivities, ownCaps, bornOn }: EaterNoted['eater'],
 ): readonly string[] {
   if (known === undefined) return []
   const left = (known.sensitivities ?? []).filter((each) => sensitivities?.includes(each) !== true)
   const caps = (known.ownCaps ?? []).filter(
     ({ taxon, perDay_g }) => ownCaps?.some((cap) => cap.taxon === taxon && cap.perDay_g <= perDay_g) !== true,
   )
-  return [...left, ...caps.map(capWords), ...(AGES.indexOf(kind) > AGES.indexOf(known.kind) ? [known.kind] : [])]
+  const older = known.bornOn !== undefined && bornOn !== undefined && bornOn < known.bornOn
+  return [
+    ...left,
+    ...caps.map(capWords),
+    ...(older ? [`born ${known.bornOn ?? ''}`] : []),
+    ...(AGES.indexOf(kind) > AGES.indexOf(known.kind) ? [known.kind] : []),
+  ]
 }
 /** @example capWords({ taxon: 'Picea abies', perDay_g: 3 }) // 'a limit of their own for Picea abies, 3 g a day' */
 export function capWords({ taxon, perDay_g }: OwnCap): string {
