@@ -172,7 +172,8 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
         : {
             act: { kind: 'taste' },
             title: 'Taste it',
-            detail: 'A little, with a sip of water before. Spit the bite out and stop if it pricks, burns, numbs, or tastes of soap or almond.',
+            detail:
+              'A little, with a sip of water before. Spit the bite out and stop if it pricks, burns, numbs, or tastes of soap or almond.',
             by,
             otherwise: 'It cannot be served.',
           }
