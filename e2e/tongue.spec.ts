@@ -62,7 +62,7 @@ test('dandelion along the stand, in two bowls tasted blind, and at the table: th
   await page.getByRole('button', { name: 'Begin the soaking' }).click()
   await page.clock.fastForward(61 * 60_000)
   await page
-    .getByRole('button', { name: /out|Done|done/ })
+    .getByRole('button', { name: /cold water|out|Done|done/ })
     .first()
     .click()
   for (const taster of ['Mirl', 'Oswin']) {
