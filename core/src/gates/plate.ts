@@ -109,9 +109,9 @@ function zoneOf({ book, now }: JudgeContext): string {
 
 /** What a record says of an eater and a goal; of a baby that may have the food in its own way, not that babies have none. */
 function cautionsOf(use: Use, eater: EaterState, goal: Goal, baby: BabyFood | undefined): Use['cautionFor'] {
-  return cautionsFor(use, eater)
-    .filter(({ onlyFor }) => onlyFor?.includes(goal) ?? true)
-    .filter(({ who, what }) => !(baby !== undefined && who === 'infant' && what === 'avoid'))
+  return cautionsFor(use, eater, goal).filter(
+    ({ who, what }) => !(baby !== undefined && who === 'infant' && what === 'avoid'),
+  )
 }
 
 /** Why somebody must not have any of a food, however little: by what they cannot bear of its plants or of what was put to it. */

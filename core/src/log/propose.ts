@@ -24,7 +24,7 @@ import {
   formatVolume,
   withoutCapital,
 } from '../quantity/format'
-import { minutesBetween, type Instant } from '../quantity/instant'
+import { minutesBetween, type Instant, dayOf } from '../quantity/instant'
 import { STRAY_BROKEN_UP, strayAgainst, straysDue } from '../lot/strays'
 import { lotUse } from '../treatment/batchUse'
 import { leftoverChoices } from '../treatment/leftovers'
@@ -59,6 +59,7 @@ import type { EaterId } from './entry'
 import type { Placed } from './entries/placed'
 import type { OutingPlanned } from './entries/outingPlanned'
 import type { Redated } from './entries/redated'
+import { kitchenAt } from './houseState'
 import type { Struck } from './entries/struck'
 import type { Served } from './entries/served'
 import { countsNowhere } from './entries/readingTaken'
@@ -386,7 +387,10 @@ function checkHouseEntry(entry: HouseEntry, book: BookLog['state'], catalogue: C
       const unknown = entry.eater.ownCaps?.find(({ taxon }) => findTaxon(catalogue, taxon)?.scientificName !== taxon)
       if (unknown !== undefined)
         return no('ownCaps', `No plant on record is called ${unknown.taxon}. Choose it from the list.`)
-      if (entry.eater.bornOn !== undefined && entry.eater.bornOn > entry.at.slice(0, 10))
+      if (
+        entry.eater.bornOn !== undefined &&
+        entry.eater.bornOn > dayOf(entry.at, kitchenAt(book.house, entry.at)?.timeZone ?? 'UTC')
+      )
         return no('bornOn', `${entry.eater.name} cannot be born after today: give the months.`)
       const dropped = entry.laxerConfirmed === true ? [] : droppedBy(book.house.eaters[entry.eater.id], entry.eater)
       return dropped.length === 0

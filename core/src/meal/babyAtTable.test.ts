@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { eaterVerdict, neverFor } from '../gates/plate'
 import { household, Pen } from '../test/pen'
-import type { Goal } from '../flora/taxon'
+import type { Goal, Use } from '../flora/taxon'
+import { babyFood } from '../treatment/babyFood'
 import { bornMonthsBefore, monthsOld } from './age'
 
 const DAY = '2027-05-16'
@@ -38,11 +39,25 @@ describe('a baby at the table', () => {
     expect(pen.try({ type: 'eater-noted', eater: older }).proposal).toMatchObject({
       ok: false,
       field: 'laxerConfirmed',
+      message: expect.stringContaining('Until now Bab was noted with: a later day of birth.') as string,
     })
     expect(pen.try({ type: 'eater-noted', eater: { ...older, bornOn: '2027-12-01' } }).proposal).toMatchObject({
       ok: false,
       field: 'bornOn',
     })
+  })
+  it('is offered nothing of a mixture of which one plant is no food of theirs', () => {
+    const caution = (cookedFrom_months?: number) =>
+      ({
+        who: 'infant',
+        what: 'avoid',
+        why: 'x',
+        ...(cookedFrom_months === undefined ? {} : { cookedFrom_months }),
+      }) as const
+    const of = (...cautionFor: Use['cautionFor']) =>
+      babyFood({ cautionFor } as unknown as Use, { kind: 'infant', age_months: 8 }, 'eat')
+    expect(of(caution(6))).toMatchObject({ from_months: 6 })
+    expect([of(caution(6), caution()), of(caution(), caution(6)), of(caution(6), caution(10)), of()]).toEqual([undefined, undefined, undefined, undefined]) // prettier-ignore
   })
   it('counts months by the calendar', () => {
     expect(monthsOld('2026-09-20', DAY)).toBe(7)

@@ -1,4 +1,4 @@
-import type { Caution, Taxon, Use } from '../flora/taxon'
+import type { Caution, Goal, Taxon, Use } from '../flora/taxon'
 import type { Sensitivity } from '../flora/vocabulary'
 import type { EaterState } from '../log/houseState'
 import { lotUse } from '../treatment/batchUse'
@@ -21,10 +21,16 @@ export const SHARED_HAZARDS: readonly string[] = [
 /** Of these only who is sensitive has a day's share. */
 const ONLY_FOR: Readonly<Record<string, Sensitivity>> = { 'vitamin-K': 'anticoagulant' }
 
-/** The cautions of a use that concern an eater. */
-export function cautionsFor(use: Use, eater: Pick<EaterState, 'kind' | 'sensitivities'>): readonly Caution[] {
+/** The cautions of a use that concern an eater; of those that hold for some goals alone, where a goal is named, the ones for that goal. */
+export function cautionsFor(
+  use: Use,
+  eater: Pick<EaterState, 'kind' | 'sensitivities'>,
+  goal?: Goal,
+): readonly Caution[] {
   const own: readonly Sensitivity[] = [...(eater.sensitivities ?? []), ...(eater.kind === 'adult' ? [] : [eater.kind])]
-  return use.cautionFor.filter(({ who }) => own.includes(who))
+  return use.cautionFor.filter(
+    ({ who, onlyFor }) => own.includes(who) && (goal === undefined || (onlyFor?.includes(goal) ?? true)),
+  )
 }
 
 /** A child without a figure of its own has half of an adult's; an infant without one has none. */

@@ -19,9 +19,10 @@ const COOKED: readonly Goal[] = ['eat']
  */
 export function babyFood(use: Use, { kind, age_months }: PlanEater, goal: Goal): BabyFood | undefined {
   if (kind !== 'infant' || age_months === undefined || !COOKED.includes(goal)) return undefined
-  const caution = use.cautionFor.find(({ who }) => who === 'infant')
-  const from_months = caution?.cookedFrom_months
-  return from_months === undefined || age_months < from_months ? undefined : { from_months, atMost_g: SPOONS_g }
+  // Of a mixture each plant must be a food of theirs, and the latest month holds.
+  const months = use.cautionFor.filter(({ who }) => who === 'infant').map((each) => each.cookedFrom_months ?? Infinity)
+  const from_months = months.length === 0 ? Infinity : Math.max(...months)
+  return age_months < from_months ? undefined : { from_months, atMost_g: SPOONS_g }
 }
 
 /** How a baby is given it. @example babySays({ from_months: 6, atMost_g: 30 }) // 'from 6 months, cooked soft …' */

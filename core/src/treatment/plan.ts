@@ -166,10 +166,9 @@ function chooseWay(use: Use, input: PlanInput): Way | NoWay {
     failures.push({ about: made.about, rank: 'know', text: `${protocol.name}: ${made.text}` })
   }
   return {
-    refused: [
-      ...failures,
-      ...(noKit ? needWater(use).map(({ id, says }) => ({ about: id, rank: 'must' as const, text: says })) : []),
-    ].map((reason) => ({ ...reason, rank: 'must' as const })),
+    refused: [...failures, ...(noKit ? needWater(use).map(({ id, says }) => ({ about: id, text: says })) : [])].map(
+      (reason) => ({ ...reason, rank: 'must' as const }),
+    ),
     instead:
       unreachable && use.ifUnreachable !== undefined
         ? use.ifUnreachable

@@ -113,9 +113,7 @@ export function overCap(
 }
 
 function cautionsOf(use: Use, { kind, sensitivities = [] }: PlanEater, goal: Goal): readonly Caution[] {
-  return cautionsFor(use, { kind, sensitivities: [...sensitivities] }).filter(
-    ({ onlyFor }) => onlyFor?.includes(goal) ?? true,
-  )
+  return cautionsFor(use, { kind, sensitivities }, goal)
 }
 
 /** One ordinary portion of somebody of an age, g of raw, trimmed food. */

@@ -1,3 +1,4 @@
+import { capsFor } from '../meal/dayShare'
 import { ordinaryPortion_g } from '../meal/portion'
 import type { Goal, LookAlike, Protocol, Step, Taxon, Use, UseHazard } from '../flora/taxon'
 
@@ -78,10 +79,8 @@ function leached(steps: readonly Step[], { id }: UseHazard, { hazards }: Use): b
 
 /** Whether an ordinary portion keeps to the least amount a day on record for a grown eater who follows a way; false where there is none. */
 function portionKeepsTo(use: Use, { name }: Protocol): boolean {
-  const caps = use.amounts
-    .filter(({ who, school }) => who === 'adult' && (school === undefined || school === name))
-    .map(({ perDay_g }) => perDay_g)
-  return caps.length > 0 && ordinaryPortion_g(use) <= Math.min(...caps)
+  const caps = capsFor(use, { kind: 'adult', sensitivities: null }, [], name)
+  return caps.length > 0 && caps.every(({ perDay_g }) => ordinaryPortion_g(use) <= perDay_g)
 }
 
 /**

@@ -24,7 +24,7 @@ export function droppedBy(
   return [
     ...left,
     ...caps.map(capWords),
-    ...(older ? [`born ${known.bornOn ?? ''}`] : []),
+    ...(older ? ['a later day of birth'] : []),
     ...(AGES.indexOf(kind) > AGES.indexOf(known.kind) ? [known.kind] : []),
   ]
 }
