@@ -33,6 +33,7 @@ import artemisiaAbsinthium from './records/artemisia-absinthium.json' with { typ
 import artemisiaVulgaris from './records/artemisia-vulgaris.json' with { type: 'json' }
 import arumMaculatum from './records/arum-maculatum.json' with { type: 'json' }
 import asarumCanadense from './records/asarum-canadense.json' with { type: 'json' }
+import asarumEuropaeum from './records/asarum-europaeum.json' with { type: 'json' }
 import asclepiasSubverticillata from './records/asclepias-subverticillata.json' with { type: 'json' }
 import asclepiasSyriaca from './records/asclepias-syriaca.json' with { type: 'json' }
 import asiminaTriloba from './records/asimina-triloba.json' with { type: 'json' }
@@ -302,6 +303,7 @@ export const CATALOGUE: Catalogue = {
     artemisiaVulgaris,
     arumMaculatum,
     asarumCanadense,
+    asarumEuropaeum,
     asclepiasSubverticillata,
     asclepiasSyriaca,
     asiminaTriloba,
