@@ -34,7 +34,7 @@ test('S-SAF-16: a limit of one’s own, 3 g a day, binds a drink by what steeped
   const pour = async (mL: string) => {
     await oswin.getByRole('checkbox').check()
     await page.getByLabel('Portion of Oswin in millilitres').fill(mL)
-    await hold(page, page.getByRole('button', { name: 'Hold: serve it' }))
+    await hold(page, page.getByRole('button', { name: 'Press and hold to serve it' }))
   }
   // The first time a little is enough: 2 g are 67 mL of it. It is kept cold for the day after.
   await expect(oswin).toContainText('Oswin’s first time with this plant: up to 67 mL now, then wait until tomorrow')

@@ -122,7 +122,7 @@ test('an entry is given its real time: what it would change is shown first, and 
     .first()
     .click()
   const dialog = page.getByRole('dialog', { name: 'Change when it happened' })
-  const change = dialog.getByRole('button', { name: 'Hold: change the time' })
+  const change = dialog.getByRole('button', { name: 'Press and hold to change the time' })
   await dialog.getByLabel('Why').fill('the clock was wrong')
   await expect(change).toBeDisabled()
   await dialog.getByLabel('Day').fill('2020-01-01')
@@ -219,7 +219,7 @@ test('a newer catalogue says what it holds against what the one before it let th
   await page.reload()
   const told = page.getByRole('alert').filter({ hasText: 'is stricter than that of 2020-01-01.1 for what you have' })
   await expect(told.getByRole('listitem')).toHaveCount(1)
-  await expect(told).toContainText('Ramsons leaves, lot 27-006: Identity was open and is ajar: Still to be looked at')
+  await expect(told).toContainText('Ramsons leaves, lot 27-006: Identity was open and is to do: Still to be looked at')
   // Not seen, it is told again.
   await page.reload()
   await told.getByRole('button', { name: 'Seen' }).click()

@@ -118,16 +118,16 @@ export async function tellPlant(page: Page, scientificName: string): Promise<voi
 
 /** Nothing else grows among it, and the cook is certain. */
 export async function attest(page: Page): Promise<void> {
-  await page.locator('fieldset', { hasText: 'Among it grows' }).getByText('nothing else').click()
-  await hold(page, page.getByRole('button', { name: 'Hold: I am certain' }))
+  await page.locator('fieldset', { hasText: 'Do other plants grow' }).getByText('No', { exact: true }).click()
+  await hold(page, page.getByRole('button', { name: 'Press and hold: I am certain' }))
 }
 
 /** The stand counted and its wildlife looked for. */
 export async function countStand(page: Page, stood = '4000', cut = '40'): Promise<void> {
-  await page.getByRole('textbox', { name: 'Stood there' }).fill(stood)
+  await page.getByRole('textbox', { name: 'You saw growing here' }).fill(stood)
   await page.getByRole('textbox', { name: 'You cut' }).fill(cut)
   await page.getByLabel('I looked for them before cutting').check()
-  await page.getByRole('button', { name: 'Note the stand' }).click()
+  await page.getByRole('button', { name: 'Save the count' }).click()
 }
 
 /** Sorted and weighed: so much goes on, so much was trimmed off, in grams. */

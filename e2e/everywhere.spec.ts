@@ -100,7 +100,7 @@ test('by keyboard alone: weigh in, look at a tell, strike an entry out', async (
   await page.keyboard.press('Enter')
   await tabTo('Why')
   await page.keyboard.type('a slip')
-  await tabTo('Hold: strike it out')
+  await tabTo('Press and hold to cross out')
   await page.keyboard.down('Space')
   await page.waitForTimeout(900)
   // On a busy machine its time runs out later: the finger stays until it has.

@@ -67,7 +67,7 @@ test('a browser that gives no workers shows the lot and its gates, and says what
     } as never
   })
   await openDemo(page, '/lot/27-005')
-  await expect(page.locator('#now-title')).toHaveText('Bath 4: it lies in the water')
+  await expect(page.locator('#now-title')).toHaveText('Leave it in bath 4')
   await expect(page.getByRole('region', { name: 'How many baths more' })).toContainText('could not be')
   await page.getByRole('link', { name: 'Season' }).click()
   await expect(page.getByRole('alert')).toContainText('could not be')

@@ -83,13 +83,13 @@ test('acorns stored dry as not yet food, opened, leached by the stand-in’s ton
   const forecast = page.getByRole('region', { name: 'How many baths more' })
   await expect(forecast).toContainText('No crumb was tasted yet')
   for (const bath of [4, 5, 6]) {
-    await expect(title).toHaveText(`Bath ${bath}: it lies in the water`)
+    await expect(title).toHaveText(`Leave it in bath ${bath}`)
     await page.clock.fastForward(8 * hour_ms)
     await expect(page.getByText('Long enough. Pour it off')).toBeVisible()
     if (bath === 6) continue
     // A cold bath counts by the thermometer.
     await page.getByLabel('The water is at').fill('6')
-    await hold(page, page.getByRole('button', { name: 'Hold: poured off, fresh water on' }))
+    await hold(page, page.getByRole('button', { name: 'Press and hold: fresh water is on' }))
   }
   await page.getByRole('button', { name: 'Poured off, no fresh water' }).click()
   await expect(title).toHaveText('Taste a crumb and spit it out')
@@ -128,7 +128,7 @@ test('acorns stored dry as not yet food, opened, leached by the stand-in’s ton
     await page.getByRole('button', { name: 'Begin the drying' }).click()
     await page.clock.fastForward(10 * hour_ms)
     await page.getByLabel('Dry weight').fill(dry_g)
-    await hold(page, page.getByRole('button', { name: 'Hold: dry, crackling, weighed' }))
+    await hold(page, page.getByRole('button', { name: 'Press and hold: dry and weighed' }))
     // Not dry enough yet, it says so in red, and how far it is to go.
     if (dry_g === '760') await expect(page.locator('.must')).toContainText('760 g dry, 717 g is dry enough')
   }
@@ -212,7 +212,7 @@ test('six touches from weighing in to ready for the pot where plant and patch ar
   const question = (await page.locator('#now-title').textContent()) ?? ''
   const answer = question.includes('leaves sit') ? 'opposite' : question.includes('leaf?') ? 'stinging hairs' : 'square'
   await touch(() => page.getByRole('group', { name: 'What you see' }).getByRole('button', { name: answer }).click())
-  await touch(() => hold(page, page.getByRole('button', { name: 'Hold: all as last time, and I am certain' })))
+  await touch(() => hold(page, page.getByRole('button', { name: 'Press and hold: as last time, I am certain' })))
   await expect(page.locator('#now-title')).toHaveText('Now: blanch')
   expect(touches).toBe(6)
   await follow(page, '/lot/27-006')
@@ -223,10 +223,10 @@ test('a recall of a patch reaches the plate of last autumn and holds what is lef
   await openDemo(page, '/recall')
   await page.getByRole('combobox', { name: 'Which' }).click()
   await page.locator('.ant-select-item-option', { hasText: 'Beck wall' }).click()
-  await page.getByLabel('What came out').fill('the wall was sprayed on Tuesday')
+  await page.getByLabel('What happened').fill('the wall was sprayed on Tuesday')
   await expect(page.locator('.reach').first()).toContainText('pack 26-011-a')
   await expect(page.locator('.reach').first()).toContainText('nettle dumplings, by Mirl, Oswin, Tove and Pell')
-  await hold(page, page.getByRole('button', { name: 'Hold: recall it' }))
+  await hold(page, page.getByRole('button', { name: 'Press and hold to recall' }))
   await expect(page.getByRole('article')).toContainText('the wall was sprayed on Tuesday')
   await follow(page, '/larder')
   await expect(page.getByRole('alert')).toContainText('DO NOT EAT from 2 packs')
@@ -238,7 +238,7 @@ test('two lots joined and split on screen: the batch is as its worst part', asyn
   await page.getByRole('tab', { name: 'Note something else' }).click()
   await page.getByRole('combobox', { name: 'Join with' }).click()
   await page.locator('.ant-select-item-option', { hasText: '27-008' }).click()
-  await hold(page, page.getByRole('button', { name: 'Hold: join them' }))
+  await hold(page, page.getByRole('button', { name: 'Press and hold to join them' }))
   await expect(page.locator('.other-notes .refusal, .other-notes [role=alert]')).toContainText(
     'Some of its loads are done and some are not.',
   )

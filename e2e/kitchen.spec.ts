@@ -5,7 +5,7 @@ test('a rehearsal played well, and one played badly, with the truth at the end b
   await openDemo(page, '/rehearsal/the-damp-sack')
   await page.getByRole('button', { name: 'Look and smell closely' }).click()
   await expect(page.getByText('grey and furred inside')).toBeVisible()
-  await hold(page, page.getByRole('button', { name: 'Hold: throw it away' }))
+  await hold(page, page.getByRole('button', { name: 'Press and hold to throw it away' }))
   await expect(page.getByRole('heading', { name: 'Well done' })).toBeVisible()
 
   await page.getByRole('link', { name: 'All rehearsals' }).first().click()
@@ -22,7 +22,7 @@ test('a rehearsal played well, and one played badly, with the truth at the end b
     await page.getByRole('button', { name: /water on$/ }).click()
     await expect(page.locator('.rehearsal-story li')).toHaveCount(3 + bath)
   }
-  await hold(page, page.getByRole('button', { name: 'Hold: it is good, serve it' }))
+  await hold(page, page.getByRole('button', { name: 'Press and hold to serve it' }))
   await expect(page.getByRole('heading', { name: 'Not like that' })).toBeVisible()
   await expect(page.locator('.rehearsal-risks')).toContainText('fewer than the record’s least')
   await expect(page.getByRole('row', { name: /^quickest/ })).toBeVisible()
@@ -44,7 +44,7 @@ test('a stand-in thermometer is set right, drops out, and is taken with one key 
   await openDemo(page, '/kitchen?fast=20')
   const probe = page.locator('.instrument', { hasText: 'Probe thermometer' })
   await probe.getByRole('button', { name: 'Set it right' }).click()
-  await probe.getByRole('button', { name: 'That is it' }).click()
+  await probe.getByRole('button', { name: 'Save calibration' }).click()
   await expect(probe).toContainText('which is taken off')
   // It is in the book, and not only on the page.
   await page.reload()

@@ -47,7 +47,7 @@ test('an outing is planned on the desk, done on a phone with the network cut, an
     await expect(page.getByRole('heading', { name: /^Outing, / })).toBeVisible({ timeout: 30_000 })
     await expect(page.getByText('Dog’s mercury').or(page.getByText("Dog's mercury"))).toBeVisible()
     await page.getByRole('button', { name: 'Cut and weigh in' }).click()
-    await page.getByLabel('Stood there').fill('4000')
+    await page.getByLabel('You saw growing here').fill('4000')
     await expect(page.getByText(/ are kept for leaves and tops; the rest for what else/)).toBeVisible()
     await page.getByLabel('I looked for who lives on it before cutting').check()
     await page.getByLabel('You cut').fill('60')

@@ -52,7 +52,7 @@ test('telling: each state is drawn, nobody’s marks lead the answer, a wrong st
   await openDemo(page, '/lot/27-006/tells')
   await expect(page.getByRole('heading', { name: 'Is it ramsons?' })).toBeVisible()
   const gate = page.locator('.gate-card')
-  await expect(gate).toContainText('Ajar')
+  await expect(gate).toContainText('To do')
   const question = page.locator('.tells-next h2')
   const asked = (await question.textContent()) ?? ''
   const label = asked.includes('feel') ? 'Feel of the leaf' : 'nothing'

@@ -6,7 +6,7 @@ test('the season tells what is open, what comes and what to look at again; a sig
   page,
 }) => {
   await openDemo(page, '/season')
-  await expect(page.getByText('of the stand-in station')).toBeVisible()
+  await expect(page.getByText('from a simulated station')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Outlook' }).locator('li')).toHaveCount(7)
   const open = page.getByRole('region', { name: 'Open now' })
   await expect(open).toContainText('Norway spruce')
@@ -59,7 +59,10 @@ test('the stand over thirty years stands beside the share, leaves and whole plan
   await openDemo(page, '/plant/Allium%20ursinum')
   await page.getByText('How much a stand bears').click()
   const future = page.locator('.stand-future')
-  await expect(future.locator('.stand-chart')).toHaveAttribute('aria-label', /whole plants: it halves in about/)
+  await expect(future.locator('.stand-chart')).toHaveAttribute(
+    'aria-label',
+    /whole plants: estimate: half as many in about/,
+  )
   await expect(future).toContainText('more than 4.1 % a year shrinks the average stand')
   await future.locator('.ant-radio-button-wrapper', { hasText: /^one in twenty$/ }).click()
   await expect(future).toContainText('One in twenty of the plants dug every year')

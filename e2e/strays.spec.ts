@@ -44,7 +44,7 @@ test('S-TEL-17, S-TEL-18: a stray leaf holds cutting, packing and the table unti
   await expect(page.locator('.fresh-line').first()).toContainText('Cut, wet or half cooked')
   await follow(page, '/table?lot=27-006')
   await page.getByRole('checkbox', { name: 'Oswin' }).check()
-  await hold(page, page.getByRole('button', { name: 'Hold: serve it' }))
+  await hold(page, page.getByRole('button', { name: 'Press and hold to serve it' }))
   await expect(page.locator('.said')).toContainText('Served')
   await follow(page, lot)
   await other.click()

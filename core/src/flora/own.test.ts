@@ -97,7 +97,7 @@ describe('a plant of one’s own', () => {
       pen.force({ type: 'tell-seen', lot: 'A', character, answer: 'seen', states })
     pen.force({ type: 'certain-attested', lot: 'A' })
     const identity = () => judge('identity', pen.lot(), { ...context, book: pen.log.state, now: pen.now })
-    expect(identity().reasons.join(' ')).toContain('on 0 of the 3 days it takes')
+    expect(identity().reasons.join(' ')).toContain('0 of 3. Do not eat')
     for (const day of ['01', '02', '03'])
       pen.force(
         { type: 'plant-met', taxon: CREEPER.scientificName, stage: 'young', mentor: 'Ida' },

@@ -51,7 +51,7 @@ export const CHARACTERS: Readonly<Record<string, CharacterDef>> = {
   fruit: character('Fruit', 'What kind of fruit is it?', 'fruit', 'look', 'capsule, pod, berry-single, berry-compound, drupe, aril, nut-in-cup, winged, burr, dry-with-parachute, split-pair, pepo, hip, pome, nutlet'),
   fruitColour: character('Fruit colour', 'What colour is the fruit?', 'fruitColour', 'look', 'green, red, orange, yellow, blue-black, purple, brown, white'),
   underground: character('Underground', 'What is under the ground?', 'underground', 'dig', 'tap-root-long, tap-root-swollen-chambered, fibrous, rhizome, tuber, corm-coated, bulb-coated, bulb-scaly, globose-root, cluster-of-tubers'),
-  needleSection: character('Needle section', 'Roll one needle. What is its section?', 'needle', 'look', 'flat, four-sided, half-round'),
+  needleSection: character('Needle section', 'Roll one needle between your fingers. What shape is it, cut across?', 'needle', 'look', 'flat, four-sided, half-round'),
   needleSeat: character('Seat of the needle', 'How does the needle sit on the twig?', 'needle', 'look', 'peg, flush-disc, bundle-sheath, decurrent'),
   cone: character('Cone', 'What are the cones like?', 'cone', 'look', 'hanging, upright, three-pronged-bracts, small-round, none'),
   bark: character('Bark', 'What is the bark like?', 'bark', 'look', 'smooth-pale, furrowed, knobbly, peeling, papery'),
@@ -100,8 +100,48 @@ export type Sensitivity = (typeof SENSITIVITIES)[number]
 
 export const HABITAT_STATES: readonly string[] = HABITATS
 
-/** A state or id in plain words: `axillary-cluster` → `axillary cluster`. */
+/** States whose bare name a cook could misread, in words; where botany has a word for it, it follows. */
+const STATE_WORDS: Readonly<Record<string, string>> = {
+  entire: 'smooth (entire)',
+  crenate: 'round teeth (crenate)',
+  serrate: 'saw teeth (serrate)',
+  'backward-toothed': 'teeth pointing back',
+  heart: 'heart-shaped',
+  egg: 'egg-shaped',
+  lance: 'spear-shaped',
+  spatula: 'spoon-shaped',
+  arrow: 'arrow-shaped',
+  kidney: 'kidney-shaped',
+  linear: 'long and narrow',
+  palmate: 'like a hand (palmate)',
+  pinnate: 'like a feather (pinnate)',
+  ternate: 'in threes (ternate)',
+  clasping: 'clasping the stem',
+  sheathing: 'a sheath round the stem',
+  'central-stalk': 'stalk under the middle',
+  'garlic-onion': 'garlic or onion',
+  'celery-carrot': 'celery or carrot',
+  'resin-citrus': 'resin or citrus',
+  'cabbage-mustard': 'cabbage or mustard',
+  'mousy-foul': 'foul, like mice',
+  'sweet-hay': 'sweet, like hay',
+  'yellow-orange': 'yellow or orange',
+  'none-noticeable': 'nothing to notice',
+  'blue-black': 'blue or black',
+  'composite-head': 'many in one head, as a daisy',
+  umbel: 'umbrella (umbel)',
+  'compound-umbel': 'umbrella of umbrellas (compound umbel)',
+  raceme: 'stalked along one stem (raceme)',
+  spike: 'stalkless along one stem (spike)',
+  panicle: 'branched and loose (panicle)',
+  'cluster-flat': 'flat cluster',
+  decurrent: 'running down the twig',
+}
+
+/** A state or id in plain words. @example plainWords('axillary-cluster') // 'axillary cluster' */
 export function plainWords(id: string): string {
+  const words = STATE_WORDS[id]
+  if (words !== undefined) return words
   return id
     .replace(/(\d)-(?=\d)/, '$1 to ')
     .replaceAll('-', ' ')

@@ -310,7 +310,7 @@ describe('a way with heat', () => {
     const pen = bringInKind(opened(), 'beet', 'B')
     pen.write({ type: 'way-chosen', lot: 'B', protocol: 'wilted in its own water', goal: 'eat' })
     const taste = () => said(pen.try({ type: 'tasted', lot: 'B', taster: 'ann', bitter: 0, astringent: 0, crumb: false, accepts: true, alarm: null }).proposal) // prettier-ignore
-    expect(taste()).toMatch(/Make safe is ajar. Still to do: wilt/)
+    expect(taste()).toMatch(/Make safe is to do. Still to do: wilt/)
     const begun = pen.write({ type: 'step-begun', lot: 'B', protocol: 'wilted in its own water', step: 2, load: 1, mass_g: 900 }) // prettier-ignore
     pen.wait(12).write({
       ...{

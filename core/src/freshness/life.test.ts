@@ -411,6 +411,14 @@ describe('a batch', () => {
     const gone = new Story('nettle').pick('nettle', 'B', 3 * DAY)
     expect(joined(gone, 3 * DAY + 10, 'B', 'A').over('J')).toEqual([2 * DAY, 'raw'])
   })
+  it('keeps what is raw in it no longer than cut food, once something moist lies among it', () => {
+    const way = 'stripped, boiled, seeds strained out'
+    const ELDER = ['Sambucus nigra', 'fruit', 'ripe'] as const
+    const cooked = new Story(ELDER).run(0, 31, way, 2).run(32, 1, way, 3).pick(ELDER, 'B', 0)
+    // Boiled berries keep three days cold, raw ones two.
+    const batch = joined(cooked, 40, 'A', 'B')
+    expect(batch.life(40, 'J')).toMatchObject({ kind: 'moist', end: { at: at(2 * DAY + 40), cause: { of: 'cold' } } })
+  })
 })
 
 describe('what is left of it', () => {

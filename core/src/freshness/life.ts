@@ -171,13 +171,15 @@ const NEW = { warm_min: 0, limp: 0, raw: 0, end: null, wasFrozen: false, thawedR
 
 /** A batch is as far gone as the furthest of its parts, as they were when they were joined; undefined for what is no batch. */
 function together(lot: LotState, context: LifeContext): { readonly life: Life; readonly at: Instant } | undefined {
-  const parts = lot.joined.map(({ lotThen, at }) => ({ life: lifeOf(lotThen, { ...context, now: at }), at }))
-  const lives = parts.map(({ life }) => life)
+  const parts = lot.joined.map(({ lotThen, at }) => ({ lotThen, at, life: lifeOf(lotThen, { ...context, now: at }) }))
+  const mixed = new Set(parts.map(({ life }) => life.kind)).size > 1
+  // What keeps by being whole, dry, sour or sweet keeps no longer with something moist among it.
+  const lives = parts.map(({ lotThen, at, life }) =>
+    mixed ? wetted(life, at, lotUse(lotThen, context.catalogue)) : life,
+  )
   const [first] = lives
   if (first === undefined) return undefined
-  const kinds = new Set(lives.map(({ kind }) => kind))
-  // What keeps by being dry, sour or sweet keeps no longer with something moist among it.
-  const kind: LifeKind = kinds.size === 1 ? first.kind : 'moist'
+  const kind: LifeKind = mixed ? 'moist' : first.kind
   const earliest = (endings: readonly (Ending | null)[]) =>
     endings.reduce((a, b) => (a === null ? b : b === null ? a : b.at < a.at ? b : a), null)
   return {

@@ -36,7 +36,7 @@ describe('every verdict', () => {
       'Take',
       'Sort',
       'Make safe',
-      'Palate',
+      'Taste',
       'Keep',
       'Plate',
     ])
@@ -93,17 +93,17 @@ describe('Identity', () => {
       state: 'ajar',
       reasons: [
         'Still to be looked at: how the leaves sit, leaf edge, leaf surface and stem, cut across.',
-        'White snakeroot (toxic) still stands.',
-        "Dog's mercury (toxic) still stands.",
-        'Common figwort (irritant) still stands.',
-        'Monkshood (deadly) still stands.',
-        `${HARMFUL - 4} more harmful plants are not ruled out yet.`,
+        'White snakeroot (toxic): not ruled out. 2 more marks needed.',
+        "Dog's mercury (toxic): not ruled out. 2 more marks needed.",
+        'Common figwort (irritant): not ruled out. 1 more mark needed.',
+        'Monkshood (deadly): not ruled out. 2 more marks needed.',
+        `${HARMFUL - 4} more harmful plants not ruled out yet.`,
         'You have not yet said that you are certain.',
       ],
     })
     tell(pen, 'leafSurface', 'stinging-hairs')
-    expect(see(pen, 'identity').reasons).toContain("Dog's mercury (toxic) is ruled out 1 of 2 times.")
-    expect(see(pen, 'identity').reasons).not.toContain('Common figwort (irritant) still stands.')
+    expect(see(pen, 'identity').reasons).toContain("Dog's mercury (toxic): not ruled out. 1 more mark needed.")
+    expect(see(pen, 'identity').reasons).not.toContain('Common figwort (irritant): not ruled out. 1 more mark needed.')
     expect(see(pen, 'identity').reasons.length).toBeLessThan(8)
     for (const [character, state] of FITTING_TELLS) tell(pen, character, state)
     expect(see(pen, 'identity').reasons).toEqual(['You have not yet said that you are certain.'])
@@ -187,7 +187,7 @@ describe('Identity', () => {
     }
     const short = (days: number) => ({
       state: 'ajar',
-      reasons: [`You have met nettle on ${days} of the 2 days it takes before eating it.`],
+      reasons: [`Sure days with nettle: ${days} of 2. Do not eat nettle yet.`],
     })
     expect(met()).toEqual(short(0))
     expect(met(['Urtica dioica', '2026-05-01T08:00:00.000Z'], ['Urtica dioica', '2026-05-01T18:00:00.000Z'])).toEqual(
@@ -479,14 +479,19 @@ describe('Take', () => {
       state: 'ajar',
       reasons: ['Say how many plants there were and how many you cut.'],
     })
-    expect(stand({ wildlifeLooked: false })).toEqual({ state: 'ajar', reasons: ['Look for who lives on it.'] })
+    expect(stand({ wildlifeLooked: false })).toEqual({
+      state: 'ajar',
+      reasons: ['Check the plants for insects, eggs and nests.'],
+    })
   })
   it('opens within the share, and beyond it too: too much is written down and does not make food unfit', () => {
-    expect(stand()).toEqual({ state: 'open', reasons: ['500 cut. a third of 2000 stems is 666.'] })
+    expect(stand()).toEqual({ state: 'open', reasons: ['You cut 500. Fair share: 666 (a third of 2,000 stems).'] })
     expect(stand({ taken: 666 }).reasons[0]).not.toContain('rests')
     expect(stand({ taken: 667 })).toEqual({
       state: 'open',
-      reasons: ['667 cut, 666 was fair (a third of 2000 stems is 666.) Food, yes; the patch rests.'],
+      reasons: [
+        'You cut 667; 666 was fair. Fair share: 666 (a third of 2,000 stems). The food is not affected. Pick no more there until it has grown back.',
+      ],
     })
   })
   it('does not ask for wildlife where the record names none, and is closed for a protected plant', () => {
@@ -754,7 +759,7 @@ describe('Palate', () => {
     taste(4, false)
     expect(see(pen, 'palate')).toEqual({
       state: 'ajar',
-      reasons: ['Bitter 4 of 10 and not accepted yet: go on, or take it as it is.'],
+      reasons: ['Bitterness 4 of 10, not accepted. Give the food another bath or boil, or accept the taste.'],
     })
     taste(5, true)
     expect(see(pen, 'palate')).toEqual({ state: 'open', reasons: [] })
@@ -840,7 +845,7 @@ describe('moments', () => {
     pen.force({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, '2026-05-01T11:00:00.000Z')
     pen.force({ type: 'plant-met', taxon: 'Urtica dioica', stage: 'young' }, '2026-05-01T23:00:00.000Z')
     bringIn(pen)
-    expect(see(pen, 'identity').reasons).toEqual(['You have met nettle on 1 of the 2 days it takes before eating it.'])
+    expect(see(pen, 'identity').reasons).toEqual(['Sure days with nettle: 1 of 2. Do not eat nettle yet.'])
     load(pen, 900)
     expect(see(pen, 'makeSafe').reasons[0]).toBe(
       'Load 1 does not count for the blanch: the kitchen and its elevation are not known. Do it again.',

@@ -18,7 +18,7 @@ import {
 import { kinOf } from '../lot/kin'
 import { isUnsorted, kinWithStrays } from '../lot/strays'
 import { strandsOf, type LotState } from '../lot/lotState'
-import { formatList, withCapital } from '../quantity/format'
+import { formatCount, formatList } from '../quantity/format'
 import { closedBy, finding, worstOf, type Finding, type JudgeContext } from './verdict'
 
 type Clearance = Omit<WholeClearance, 'next'>
@@ -179,11 +179,10 @@ function standingReasons({ standing }: Clearance, claimed: Taxon, { catalogue }:
   const named = harmful.slice(0, NAMED_AT_MOST).map(({ taxon, severity, ruledOutBy, needed }) => {
     const record = findTaxon(catalogue, taxon)
     const name = record ? commonName(record) : taxon
-    const so = ruledOutBy.length === 0 ? 'still stands' : `is ruled out ${ruledOutBy.length} of ${needed} times`
-    return `${name} (${severity}) ${so}.`
+    return `${name} (${severity}): not ruled out. ${formatCount(needed - ruledOutBy.length, 'more mark')} needed.`
   })
   const more = harmful.length - named.length
-  return more === 0 ? named : [...named, `${more} more harmful plants are not ruled out yet.`]
+  return more === 0 ? named : [...named, `${formatCount(more, 'more harmful plant')} not ruled out yet.`]
 }
 
 function meetingReasons(
@@ -195,7 +194,8 @@ function meetingReasons(
   const who = tellerOf(lot, context)
   const met = meetingDays(taxon, context, who)
   if (met >= encountersNeeded) return []
-  const has =
-    who === (context.writer ?? COOK) ? 'You have' : `${withCapital(writerName(who, context.book.house.eaters))} has`
-  return [`${has} met ${nameInText(taxon)} on ${met} of the ${encountersNeeded} days it takes before eating it.`]
+  const whose = who === (context.writer ?? COOK) ? '' : ` (${writerName(who, context.book.house.eaters)})`
+  return [
+    `Sure days with ${nameInText(taxon)}${whose}: ${met} of ${encountersNeeded}. Do not eat ${nameInText(taxon)} yet.`,
+  ]
 }

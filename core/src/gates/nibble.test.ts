@@ -116,7 +116,7 @@ describe('eaten on the way', () => {
     ['poisonous raw', ['elder'], nibble(5, true), NOT_RAW],
     ['eaten raw by a contested school only', ['nettle'], nibble(5, true), NOT_RAW],
     ['raw, but left to lie first', ['elderflower'], nibble(5, true), NOT_RAW],
-    ['cut low, where dogs come by', ['strawberry', 'height'], nibble(5, true), 'Make safe is ajar.'],
+    ['cut low, where dogs come by', ['strawberry', 'height'], nibble(5, true), 'Make safe is to do.'],
     ['an eater who was not asked', ['serviceberry'], nibble(5, true, 'bo'), 'Plate'],
   ] as const)('is refused: %s', (_why, held, saying, gate) => {
     const pen = inTheHand(...(held as unknown as Parameters<typeof inTheHand>))

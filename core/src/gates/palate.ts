@@ -13,6 +13,9 @@ export function palateGate(lot: LotState): Finding {
   const last = lot.tastes.filter(({ crumb }) => !crumb).at(-1)
   if (last === undefined && lot.joined.length > 0) return worstOf(lot.joined.map(({ lotThen }) => palateGate(lotThen)))
   if (last === undefined) return ajarFor('Taste it.')
-  if (!last.accepts) return ajarFor(`Bitter ${last.bitter} of 10 and not accepted yet: go on, or take it as it is.`)
+  if (!last.accepts)
+    return ajarFor(
+      `Bitterness ${last.bitter} of 10, not accepted. Give the food another bath or boil, or accept the taste.`,
+    )
   return last.bitter >= BITTER_TOLD ? openWith(`Accepted at bitter ${last.bitter} of 10.`) : openWith()
 }

@@ -20,7 +20,8 @@ function pickingTake(lot: LotState, { catalogue, book }: JudgeContext): Finding 
   // Of a batch the stand is counted in the lot it came from, whenever.
   const stand = lot.stand ?? book.lots.get(lot.id)?.stand ?? null
   if (stand === null) return ajarFor('Say how many plants there were and how many you cut.')
-  if (taxon.wildlifeHost !== undefined && !stand.wildlifeLooked) return ajarFor('Look for who lives on it.')
+  if (taxon.wildlifeHost !== undefined && !stand.wildlifeLooked)
+    return ajarFor('Check the plants for insects, eggs and nests.')
   const alone = leftAlone(book.house, weighedIn.patch, weighedIn.pickedAt)
   const picking = pickingOfLot(lot, taxon, { ...book, catalogue })?.text ?? ''
   return openWith(alone === undefined ? picking : `${picking} ${alone}`)

@@ -15,13 +15,21 @@ export const GATE_NAMES: Readonly<Record<Gate, string>> = {
   take: 'Take',
   sort: 'Sort',
   makeSafe: 'Make safe',
-  palate: 'Palate',
+  palate: 'Taste',
   keep: 'Keep',
   plate: 'Plate',
 }
 
 /** open; ajar: something still to be seen or done; closed: no, and why. */
 export type GateState = 'open' | 'ajar' | 'closed'
+
+/** A gate's state as it is said; one whose turn has not come is `ahead`. */
+export const GATE_STATE_WORDS: Readonly<Record<GateState | 'ahead', string>> = {
+  open: 'open',
+  ajar: 'to do',
+  closed: 'closed',
+  ahead: 'later',
+}
 
 /** What a gate finds, before it is stamped. Never thrown: the world saying no is a value. */
 export interface Finding {

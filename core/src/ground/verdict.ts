@@ -321,23 +321,25 @@ function askWater({ taxon, part, school }: Inquiry, found: Findings): void {
   const above = upstream === 'unknown' || upstream === undefined ? [] : upstream
   if (above.includes('mine-or-works') || above.includes('drains'))
     found.closed.push(
-      `The water comes from ${above.includes('mine-or-works') ? 'a mine or works' : 'drains'}: such plants hoard what it carries. Cooking kills what is alive, never metal or poison.`,
+      `The water comes from ${above.includes('mine-or-works') ? 'a mine or works' : 'drains'}: such a plant stores what the water carries. Cooking kills what is alive; it removes neither metal nor poison.`,
     )
   if (above.includes('sprayed-fields')) {
-    const says = 'The water comes off sprayed fields, and cooking does not take spray out'
-    if (school === 'cautious') found.closed.push(`${says}. The usual school takes it and rinses it.`)
-    else found.remarks.push(`${says}. The careful school takes nothing there.`)
+    const says = 'The water comes from sprayed fields. Cooking does not remove spray.'
+    if (school === 'cautious') found.closed.push(says)
+    else found.remarks.push(`${says} The careful distance rule takes nothing there.`)
   }
   if (water === 'foul') {
     if (school === 'usual' && isSealed(part))
       found.living.push('Foul water: the usual school takes a whole root or seed from it. Wash it in drinking water.')
     else
       found.closed.push(
-        `The water is foul: such plants hoard what it carries.${isSealed(part) ? ' The usual school takes a whole root or seed and cooks it right through.' : ''}`,
+        'The water is foul. Such a plant stores what the water carries, and cooking removes neither metal nor poison.',
       )
   }
   if (above.includes('livestock'))
-    found.living.push('Beasts up the water: liver fluke and germs. Nothing raw, and no clean knife back on it.')
+    found.living.push(
+      'Animals up the water: liver fluke and germs. Eat nothing raw; wash knife and board before other food.',
+    )
   else if (water === 'still') found.living.push('Still water: germs gather in it.')
 }
 

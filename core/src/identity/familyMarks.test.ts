@@ -78,7 +78,7 @@ describe('a family that is mostly poisonous', () => {
     says(pen, 'leafType', 'seen', first('leafType'))
     expect(marksOf(pen, wild)?.seen).toBe(1)
     expect(reasons(pen)).toContain(
-      'The carrot family holds some of the deadliest plants there are, and they look like the food: 6 independent marks beside smell and taste are wanted, and 1 is seen.',
+      'The carrot family holds some of the deadliest plants there are, and they look like the food. Check 6 marks besides smell and taste; 1 checked so far.',
     )
     // Of the same group: the shape of a leaf and its kind are one look.
     if (wild.characters['leafShape'] !== undefined) {

@@ -57,7 +57,7 @@ export function familyTold(marks: FamilyMarks | undefined): boolean {
 
 /** What the family is held to, and how far it has come, in a sentence. */
 export function familyText({ name, says, marks, seen }: FamilyMarks): string {
-  return `The ${name} ${says}: ${marks} independent marks beside smell and taste are wanted, and ${seen} ${seen === 1 ? 'is' : 'are'} seen.`
+  return `The ${name} ${says}. Check ${marks} marks besides smell and taste; ${seen} checked so far.`
 }
 
 function groupOf(character: string): string {

@@ -22,7 +22,7 @@ describe('who tells a plant', () => {
     const pen = sure(lookedAt(), 'oswin')
     expect(identity(pen)).toMatchObject({
       state: 'ajar',
-      reasons: ['You have met nettle on 0 of the 2 days it takes before eating it.'],
+      reasons: ['Sure days with nettle: 0 of 2. Do not eat nettle yet.'],
     })
     expect(doNow(pen.lot(), pen.context).act.kind).toBe('meet')
     for (const day of ['2027-05-01', '2027-05-02'])
@@ -32,9 +32,9 @@ describe('who tells a plant', () => {
   it('is who was certain, whoever is at it later; and may be taken over by one who has met it', () => {
     const pen = sure(lookedAt(), 'oswin')
     pen.by = 'cook'
-    expect(identity(pen).reasons).toEqual(['The cook has met nettle on 0 of the 2 days it takes before eating it.'])
+    expect(identity(pen).reasons).toEqual(['Sure days with nettle (the cook): 0 of 2. Do not eat nettle yet.'])
     pen.write({ type: 'eater-noted', eater: { id: 'oswin', name: 'Oswin', kind: 'adult', sensitivities: [] } })
-    expect(identity(pen).reasons[0]).toMatch(/^Oswin has met nettle on 0 of/)
+    expect(identity(pen).reasons[0]).toMatch(/^Sure days with nettle \(Oswin\): 0 of 2/)
     expect(identity(sure(pen, 'cook')).state).toBe('open')
     pen.by = 'oswin'
     expect(identity(pen).state).toBe('open')

@@ -241,14 +241,14 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   [{ ...weighed, mass_g: 120, counted: 60 }, 'Counted 60, about 120 g of nettle (leaf, young) from Wall.'],
   [
     { type: 'tell-seen', lot, character: 'leafMargin', answer: 'seen', states: ['serrate', 'entire'] },
-    'Leaf edge: serrate and entire.',
+    'Leaf edge: saw teeth (serrate) and smooth (entire).',
   ],
   [
     { type: 'tell-seen', lot, character: 'leafMargin', answer: 'not-visible', states: [] },
     'Leaf edge: not to be seen now.',
   ],
   [{ type: 'tell-seen', lot, character: 'aura', answer: 'could-not-tell', states: [] }, 'aura: could not tell.'],
-  [{ type: 'certain-attested', lot }, 'Certain of the plant.'],
+  [{ type: 'certain-attested', lot }, 'Was certain of the plant.'],
   [
     { type: 'revived', lot, minutes: 25, chilled: true, looks: 'crisp' },
     'Stood in cold water for 25 min: crisp after, wrapped and into the cold.',
@@ -256,11 +256,11 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   [{ type: 'revived', lot, minutes: 40, chilled: false, looks: 'same' }, 'Stood in cold water for 40 min: same after.'],
   [
     { type: 'certain-attested', lot, stand: { mixed: true, stemsSeen: 12 } },
-    'Certain of the plant, 12 stems of a mixed stand looked at.',
+    'Was certain of the plant, 12 stems of a mixed stand looked at.',
   ],
   [
     { type: 'certain-attested', lot, stand: { mixed: false, stemsSeen: 0 } },
-    'Certain of the plant, nothing else among it.',
+    'Was certain of the plant, nothing else among it.',
   ],
   [{ type: 'stray-reported', lot, what: 'a smooth leaf', brokenUp: false }, 'A stray: a smooth leaf.'],
   [

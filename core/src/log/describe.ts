@@ -125,7 +125,7 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
       return `${label}: ${tellWords(entry)}.`
     }
     case 'certain-attested':
-      return `Certain of the plant${entry.stand === undefined ? '' : entry.stand.mixed ? `, ${formatCount(entry.stand.stemsSeen, 'stem')} of a mixed stand looked at` : ', nothing else among it'}.`
+      return `Was certain of the plant${entry.stand === undefined ? '' : entry.stand.mixed ? `, ${formatCount(entry.stand.stemsSeen, 'stem')} of a mixed stand looked at` : ', nothing else among it'}.`
     case 'stray-reported':
       return `A stray: ${entry.what}${entry.brokenUp ? ', already broken up with the rest' : ''}.`
     case 'revived':

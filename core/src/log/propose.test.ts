@@ -260,7 +260,7 @@ describe('a proposed entry', () => {
       accepts: true,
       alarm,
     })
-    expect(refusal(pen, taste(null))).toMatch(/^gates: Make safe is ajar\. Still to do: blanch\./)
+    expect(refusal(pen, taste(null))).toMatch(/^gates: Make safe is to do\. Still to do: blanch\./)
     expect(
       refusal(bringIn(household(new Pen())), {
         type: 'tasted',
@@ -281,7 +281,7 @@ describe('a proposed entry', () => {
       dish: 'soup',
       portions: [{ eater: 'ann', mass_g: 5 }],
     })
-    expect(shut).toMatch(/^gates: Identity is closed\. .* Also not open: Make safe and Palate\.$/)
+    expect(shut).toMatch(/^gates: Identity is closed\. .* Also not open: Make safe and Taste\.$/)
   })
 })
 

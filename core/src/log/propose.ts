@@ -11,7 +11,7 @@ import { judge, packAsLot, type Intent } from '../gates/judge'
 import { shutForNibble } from '../gates/nibble'
 import { neverFor } from '../gates/plate'
 import { neverReason } from '../gates/sort'
-import { FOOD_GATES, GATE_NAMES, type GateVerdict, type JudgeContext } from '../gates/verdict'
+import { FOOD_GATES, GATE_NAMES, GATE_STATE_WORDS, type GateVerdict, type JudgeContext } from '../gates/verdict'
 import { emptyLot, isBegun, isOnlyCounted, strandsOf, USED_UP_g, type LotState, type PackState } from '../lot/lotState'
 import { instrument } from '../instruments/instruments'
 import { massBalance } from '../lot/story'
@@ -597,7 +597,10 @@ function checkNibble(entry: Served, rinsed: boolean, lot: LotState, context: Jud
 function unlessShut([first, ...more]: readonly GateVerdict[]): Proposal {
   if (first === undefined) return OK
   const others = more.length === 0 ? '' : ` Also not open: ${formatList(more.map(({ gate }) => GATE_NAMES[gate]))}.`
-  return no('gates', `${GATE_NAMES[first.gate]} is ${first.state}. ${first.reasons.join(' ')}${others}`)
+  return no(
+    'gates',
+    `${GATE_NAMES[first.gate]} is ${GATE_STATE_WORDS[first.state]}. ${first.reasons.join(' ')}${others}`,
+  )
 }
 
 /** What comes back in cold water; a faded petal and a soft berry do not (CAR-3). */

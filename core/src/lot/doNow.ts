@@ -120,20 +120,20 @@ function findNext(lot: LotState, context: JudgeContext): DoNow {
         title: 'Say what you know of the ground',
         detail: shut.reasons.join(' '),
         by,
-        otherwise: 'Nothing from this patch goes on.',
+        otherwise: 'Nothing from this patch is food.',
       }
     case 'take':
       if (lot.weighedIn === null)
         return {
           act: { kind: 'count-in-parts', lots: uncounted(lot, context) },
-          title: 'Count the stands of its lots',
-          detail: 'How much stood there is said of each picking by itself.',
+          title: 'Count the plants of its lots',
+          detail: 'Each picking has its own count.',
           by,
           otherwise: 'It cannot be served.',
         }
       return {
         act: { kind: 'count-stand' },
-        title: 'How much stood there?',
+        title: 'Count the plants: how many grew, how many you cut',
         detail: shut.reasons.join(' '),
         by,
         otherwise: 'It cannot be served.',
@@ -223,7 +223,7 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       act: { kind: 'as-last-time', last },
       title: CHARACTERS[last.character]?.ask ?? last.character,
       detail: `Known from this patch (lot ${last.fromCode}): one tell is looked at live each day, the rest is as last time.`,
-      otherwise: 'Identity stays shut, and nothing goes on.',
+      otherwise: 'Identity stays closed, and this lot cannot be used.',
     }
   const clearance = lotClearance(lot, taxon, context)
   const carried = carriedOver(lot, taxon, context)
@@ -261,7 +261,7 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       act: { kind: 'stop' },
       title: 'It cannot be cleared',
       detail: [
-        'What would settle it cannot be seen on this lot any more. Set it aside; look again at the patch.',
+        'The deciding marks are gone from this lot. Set the lot aside; check the plant at the patch.',
         ...shownLater(clearance.missing, lot, taxon, context).map(laterWords),
       ].join(' '),
       otherwise: '',
@@ -270,14 +270,14 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
     return {
       act: { kind: 'attest' },
       title: 'Are you certain?',
-      detail: `All tells fit ${nameInText(taxon)} and nothing harmful stands. Certain means certain, not nearly.`,
-      otherwise: 'Identity stays ajar.',
+      detail: `All marks fit ${nameInText(taxon)}; every harmful look-alike is ruled out. Any doubt left? Set the lot aside.`,
+      otherwise: 'Identity stays closed, and this lot cannot be used.',
     }
   return {
     act: { kind: 'meet' },
-    title: 'Meet it more often first',
-    detail: `You have not yet met ${nameInText(taxon)} on enough days. Write down each day you meet it and are sure.`,
-    otherwise: 'Leave this one.',
+    title: 'Not yet: more sure days needed',
+    detail: `Too few sure days with ${nameInText(taxon)} to eat it. Save each day you find the plant and are sure of it.`,
+    otherwise: 'Do not eat this lot.',
   }
 }
 
@@ -287,7 +287,7 @@ function look(character: string, rulesOut: readonly string[], detail: string): O
     act: { kind: 'look', character, rulesOut },
     title: CHARACTERS[character]?.ask ?? character,
     detail,
-    otherwise: 'Identity stays shut, and nothing goes on.',
+    otherwise: 'Identity stays closed, and this lot cannot be used.',
   }
 }
 
@@ -331,7 +331,7 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       act: { kind: 'wash' },
       title: 'Wash it first',
       detail: dirt.join(' '),
-      otherwise: 'It stays as it is: nothing else in this way answers that.',
+      otherwise: 'It stays in the food. No later step of this way removes it.',
     }
   const current = currentStep(lot, context)
   // Of a batch whose ways differ from those of its parts.
@@ -342,8 +342,8 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
       detail:
         lot.joined.length > 0
           ? 'What went into it was not safe yet, and no way that makes it so was chosen for the batch.'
-          : 'As it was washed, nothing in this way answers what still stands.',
-      otherwise: 'It stays as it is until then.',
+          : 'Washed so, this way does not remove all that harms.',
+      otherwise: 'It stays NOT YET FOOD.',
     }
   if (current === undefined)
     return { act: { kind: 'stop' }, title: 'No accepted way is on record', detail: '', otherwise: '' }
@@ -386,7 +386,7 @@ function missedText({ step, missed, covered_g, toCover_g }: StepProgress): Pick<
   if (last === undefined || covered_g >= toCover_g) return {}
   const { load } = last.run
   const many = missed.length === 1 ? `Load ${load}` : `Load ${load}, of ${missed.length} that missed the limit`
-  return { missed: `${many} does not count for the ${opNoun(step.op)}: ${last.why}. Do it again.` }
+  return { missed: `${many} does not count: ${opNoun(step.op)} ${last.why}. Do it again.` }
 }
 
 /** What still stands that only washing answers, of a lot that was sorted dry; nothing once water was on it. */
@@ -552,11 +552,11 @@ function bathNext(
       act: { kind: 'crumb', step: index, counted, tasteAtMost: limit?.tasteAtMost ?? 0, last },
       title: 'Taste a crumb and spit it out',
       detail: `${formatCount(counted, 'bath')} done. Chew for half a minute and spit it out. Wait half a minute for the aftertaste.`,
-      otherwise: 'Nobody knows whether it is done.',
+      otherwise: 'You cannot tell whether leaching is done. It stays NOT YET FOOD.',
     }
   const title =
     running !== undefined
-      ? `Bath ${counted + 1}: it lies in the water`
+      ? `Leave it in bath ${counted + 1}`
       : counted === 0
         ? `Now: ${plainWords(step.op)}`
         : `Bath ${counted + 1}: fresh water`
@@ -593,11 +593,11 @@ function trimText(lot: LotState, { catalogue }: JudgeContext): string {
   const expect =
     share === undefined
       ? ''
-      : ` Expect ${formatMass(lot.mass_g * share.low)} to ${formatMass(lot.mass_g * share.high)} to go on.`
-  return `Off come ${use?.trim.join(' and ') ?? 'all that is not eaten'}.${expect}`
+      : ` Estimate: ${formatMass(lot.mass_g * share.low)} to ${formatMass(lot.mass_g * share.high)} kept.`
+  return `Cut off: ${use?.trim.join(', ') ?? 'all that is not eaten'}.${expect}`
 }
 
 function otherwiseRaw(lot: LotState, { catalogue }: JudgeContext): string {
   const { limp, unsafe } = rawKeeping(lotUse(lot, catalogue))
-  return `In the kitchen it is limp after ${formatDays(limp.warm)} and is thrown away after ${formatDays(unsafe.warm)}; at ${formatTemp(COLD_AT_MOST_C)} or colder after ${formatDays(limp.cold)} and ${formatDays(unsafe.cold)}.`
+  return `Raw in the kitchen: limp after ${formatDays(limp.warm)}, throw away after ${formatDays(unsafe.warm)}. At ${formatTemp(COLD_AT_MOST_C)} or colder: ${formatDays(limp.cold)} and ${formatDays(unsafe.cold)}.`
 }

@@ -47,7 +47,7 @@ describe('every kind of plant', () => {
     const pen = bringInKind(opened(), kind, 'A')
     if (kind !== 'spruce') {
       expect(see(pen, 'A', 'makeSafe').state).toBe('ajar')
-      expect(refusal(serve(pen, 'A', 1))).toMatch(/^gates: Make safe is ajar/)
+      expect(refusal(serve(pen, 'A', 1))).toMatch(/^gates: Make safe is to do/)
     }
     makeSafeKind(pen, kind, 'A')
     expect(states(pen, 'A')).toEqual({
@@ -114,7 +114,7 @@ describe('a leach ended by taste', () => {
     pen.wait(480).write({ type: 'bath-changed', lot: 'A', ...baths, fresh: null })
     tasteOf(pen, 'A', { crumb: true, astringent: 1 })
     expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe('Still to do: simmer.')
-    expect(refusal(serve(pen, 'A', 5))).toMatch(/^gates: Make safe is ajar\. Still to do: simmer/)
+    expect(refusal(serve(pen, 'A', 5))).toMatch(/^gates: Make safe is to do\. Still to do: simmer/)
   })
   it('counts no cooking that came before the leach was finished', () => {
     const pen = bringInKind(opened(), 'acorns', 'A')
@@ -219,7 +219,7 @@ describe('stores and their measures', () => {
   it('takes ramsons under oil only cold, and says what would do', () => {
     const pen = bringInKind(opened(), 'ramsons', 'A')
     expect(pack(pen, 'oiled', null)).toMatch(
-      /Keep is ajar\. Measure the store: it must be at 4\.0 °C or below\. Wet leaves under oil can grow botulism/,
+      /Keep is to do\. Measure the store: it must be at 4\.0 °C or below\. Wet leaves under oil can grow botulism/,
     )
     expect(pack(pen, 'oiled', 18)).toMatch(/Keep is closed\. The store is at 18\.0 °C; .* eaten within 4 days\. Never/)
     expect(pack(pen, 'oiled', 4)).toBe('taken')

@@ -59,10 +59,10 @@ describe('the one thing to do now', () => {
     expect(next(pen)).toMatchObject({
       act: { kind: 'sort' },
       otherwise:
-        'In the kitchen it is limp after 1 day and is thrown away after 2 days; at 5.0 °C or colder after 4 days and 8 days.',
+        'Raw in the kitchen: limp after 1 day, throw away after 2 days. At 5.0 °C or colder: 4 days and 8 days.',
     })
     expect(next(pen).detail).toBe(
-      'Off come coarse lower stem and leaves with webs, rust or leaf mines. Expect 620 g to 1,054 g to go on.',
+      'Cut off: coarse lower stem, leaves with webs, rust or leaf mines. Estimate: 620 g to 1,054 g kept.',
     )
     pen.write({
       type: 'sorted',
@@ -146,7 +146,7 @@ describe('the one thing to do now', () => {
       raw.wait(3)
       raw.write({ type: 'step-done', lot: 'A', begun: begun.id, outcome: 'done', minutes: 3, temp_C: null, backToBoil_s: null, driedTo_g: null, checked: true, water: null }) // prettier-ignore
     }
-    expect(act(raw)).toMatchObject({ title: 'Choose another way', detail: 'As it was washed, nothing in this way answers what still stands.' }) // prettier-ignore
+    expect(act(raw)).toMatchObject({ title: 'Choose another way', detail: 'Washed so, this way does not remove all that harms.' }) // prettier-ignore
   })
   it('stops where a gate is closed, and where what would settle it cannot be seen any more', () => {
     const wrong = opened()
@@ -178,7 +178,7 @@ describe('the one thing to do now', () => {
     for (const { id } of [...fresh.log.entries.values()].filter(({ type }) => type === 'plant-met'))
       fresh.write({ type: 'struck', entry: id, why: 'x' })
     bringIn(fresh)
-    expect(next(fresh)).toMatchObject({ act: { kind: 'meet' }, title: 'Meet it more often first' })
+    expect(next(fresh)).toMatchObject({ act: { kind: 'meet' }, title: 'Not yet: more sure days needed' })
   })
 })
 
@@ -345,11 +345,11 @@ describe('a fair share', () => {
     })
   }
   it('is rounded down, spares wildlife, is halved where others pick, and leaves tiny stands whole', () => {
-    expect(share()).toMatchObject({ pieces: 33, school: 'a third', text: 'a third of 100 stems is 33.' })
+    expect(share()).toMatchObject({ pieces: 33, school: 'a third', text: 'Fair share: 33 (a third of 100 stems).' })
     expect(share({ school: 'one in twenty' }).pieces).toBe(5)
     expect(share({ othersPick: true, wildlifeOn: 10 })).toMatchObject({
       pieces: 15,
-      text: 'a third of 90 stems is 15, halved because others pick here, the 10 with wildlife left alone.',
+      text: 'Fair share: 15 (a third of 90 stems, halved because others pick here, the 10 with insects or nests left).',
     })
     expect(share({ stand: { pieces: 9 } })).toMatchObject({
       pieces: 0,
@@ -385,12 +385,12 @@ describe('a fair share', () => {
       pen.write({ ...stand, othersPick: false, school: null, ...over })
       return judge('take', pen.lot(lot), pen.context).reasons.join(' ')
     }
-    expect(bring('A', 90, 20)).toBe('20 cut. a third of 90 stems is 30.')
+    expect(bring('A', 90, 20)).toBe('You cut 20. Fair share: 30 (a third of 90 stems).')
     // Twenty of the ninety are gone: ten are left of the thirty, whoever counts again.
-    expect(bring('B', 70, 10)).toBe('10 cut after 20 cut there before. a third of 90 stems is 30.')
+    expect(bring('B', 70, 10)).toBe('You cut 10, after 20 cut there before. Fair share: 30 (a third of 90 stems).')
     expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')).toBeUndefined()
     const third = pen.copy()
-    expect(bring('C', 60, 1)).toMatch(/^1 cut after 30 cut there before, 0 was fair/)
+    expect(bring('C', 60, 1)).toMatch(/^You cut 1, after 30 cut there before; 0 was fair/)
     expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')).toBeDefined()
     const draw = { taxon: requireTaxon(CATALOGUE, 'Urtica dioica'), part: 'leafy-top', patch: 'wall' } as const
     const asked = { lots: third.log.state.lots, catalogue: CATALOGUE }
@@ -418,15 +418,15 @@ describe('a fair share', () => {
     pen.write({ ...split, shares: { greens: 0.1, seed: 0.6, guests: 0.2 } })
     // A tenth for greens and a tenth for nothing: a fifth of ninety. The school would let a third go.
     cut('A', 90, 18)
-    expect(says('A')).toBe('18 cut. a third of 90 stems is 30.')
+    expect(says('A')).toBe('You cut 18. Fair share: 30 (a third of 90 stems).')
     pen.write({ ...split, shares: { seed: 0.9 } })
     cut('B', 72, 2)
     expect(says('B')).toBe(
-      '2 cut after 18 cut there before. a third of 90 stems is 30. Of this stand 9 of 90 are kept for leaves and tops; the rest for what else is wanted of it. That is 2 too many of them.',
+      'You cut 2, after 18 cut there before. Fair share: 30 (a third of 90 stems). Of this stand 9 of 90 are kept for leaves and tops; the rest for what else is wanted of it. That is 2 too many of them.',
     )
     expect(restsUntil(pen.log.state, CATALOGUE, 'wall', 'Urtica dioica')).toBeUndefined()
     // What was said later changes nothing of what was cut before, and another patch is another stand.
-    expect(says('A')).toBe('18 cut. a third of 90 stems is 30.')
+    expect(says('A')).toBe('You cut 18. Fair share: 30 (a third of 90 stems).')
     const draw = { lot: null, taxon: requireTaxon(CATALOGUE, 'Urtica dioica'), at: pen.now, byOthers: 0 }
     const counted = { stems: 100, wildlifeOn: 0, othersPick: false, school: null }
     const allowed = (part: Part, patch = 'wall') =>

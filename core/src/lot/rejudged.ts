@@ -1,5 +1,5 @@
 import { judge, packAsLot } from '../gates/judge'
-import { FOOD_GATES, GATE_NAMES, type GateState, type JudgeContext } from '../gates/verdict'
+import { FOOD_GATES, GATE_NAMES, GATE_STATE_WORDS, type GateState, type JudgeContext } from '../gates/verdict'
 import { kitchenAt } from '../log/houseState'
 import type { LotId, PackId } from '../log/entry'
 import { formatDay, type Instant } from '../quantity/instant'
@@ -52,7 +52,9 @@ export function becameStricter(before: Judged, now: JudgeContext): readonly Stri
     const shut = FOOD_GATES.flatMap((gate, index) => {
       const from = was.states[index] ?? 'closed'
       const { state, reasons } = judge(gate, food, then)
-      return RANK[state] > RANK[from] ? [`${GATE_NAMES[gate]} was ${from} and is ${state}: ${reasons[0] ?? ''}`] : []
+      return RANK[state] > RANK[from]
+        ? [`${GATE_NAMES[gate]} was ${GATE_STATE_WORDS[from]} and is ${GATE_STATE_WORDS[state]}: ${reasons[0] ?? ''}`]
+        : []
     })
     const says = [...shut, ...shorterKept(pack, was.discardBy, then)]
     return says.length === 0 ? [] : [{ lot: lot.id, pack: pack?.id ?? null, says }]

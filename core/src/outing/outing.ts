@@ -8,6 +8,8 @@ import type { PatchState } from '../log/houseState'
 import { leftAlone } from '../ground/leftAlone'
 import { groundAt } from '../ground/ofPatch'
 import type { PatchId } from '../log/entry'
+import { kitchenAt } from '../log/houseState'
+import { formatDay } from '../quantity/instant'
 import type { Day } from '../season/day'
 import type { SeasonRow, SeasonState } from '../season/season'
 import type { DayWeather } from '../season/station'
@@ -97,7 +99,11 @@ export function againstPicking(
   return [
     ...ground.closed,
     ...(alone === undefined ? [] : [alone]),
-    ...(rest !== undefined && rest > now ? [`${patch.name} rests from it until ${rest.slice(0, 10)}.`] : []),
+    ...(rest !== undefined && rest > now
+      ? [
+          `Pick none of it at ${patch.name} until ${formatDay(rest, kitchenAt(book.house, now)?.timeZone ?? 'UTC', true)}.`,
+        ]
+      : []),
     ...(taxon.standing === 'protected' ? ['It is protected: it is not picked.'] : []),
   ]
 }

@@ -1,3 +1,4 @@
+import { grouped } from '../quantity/format'
 import { findTaxon, type Catalogue } from '../flora/catalogue'
 import type { Taxon } from '../flora/taxon'
 import type { Part } from '../flora/vocabulary'
@@ -81,10 +82,10 @@ function pickingOf(draw: Draw, stand: StandFact, surroundings: TakeSurroundings)
   const { share, before, ofShare, left, purposeSays } = allowanceFor(draw, stand, surroundings)
   const { taken } = stand
   const over = taken > ofShare
-  const after = before === 0 ? '' : ` after ${before} cut there before`
-  const excess = `${taken} cut${after}, ${ofShare} was fair (${share.text}) Food, yes; the patch rests.`
+  const after = before === 0 ? '' : `, after ${grouped(before)} cut there before`
+  const excess = `You cut ${grouped(taken)}${after}; ${grouped(ofShare)} was fair. ${share.text} The food is not affected. Pick no more there until it has grown back.`
   const asked = taken > left && purposeSays !== '' ? ` ${purposeSays} That is ${taken - left} too many of them.` : ''
-  return { over, fair: left, text: `${over ? excess : `${taken} cut${after}. ${share.text}`}${asked}` }
+  return { over, fair: left, text: `${over ? excess : `You cut ${grouped(taken)}${after}. ${share.text}`}${asked}` }
 }
 
 /** A picking as it draws on its stand. */

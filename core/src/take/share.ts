@@ -221,8 +221,8 @@ function textOf(
   if (byLife !== undefined)
     return `${school} would be more, but it grows so slowly that ${pieces} of ${grouped(free)} ${things} is the most.`
   const why = input.othersPick ? ', halved because others pick here' : ''
-  const spared = input.wildlifeOn > 0 ? `, the ${input.wildlifeOn} with wildlife left alone` : ''
-  return `${school} of ${free} ${things} is ${pieces}${why}${spared}.`
+  const spared = input.wildlifeOn > 0 ? `, the ${input.wildlifeOn} with insects or nests left` : ''
+  return `Fair share: ${grouped(pieces)} (${school} of ${grouped(free)} ${things}${why}${spared}).`
 }
 
 function reasonsOf(
@@ -270,7 +270,7 @@ function reasonsOf(
       text: `No more than ${grouped(most)} of any one plant${usualCut(taxon, input.part)}.`,
     },
     othersPick && { rule: 'others', text: 'Others pick here: half is theirs.' },
-    wildlifeOn > 0 && { rule: 'wildlife', text: `The ${wildlifeOn} with somebody living on them are left alone.` },
+    wildlifeOn > 0 && { rule: 'wildlife', text: `Leave the ${wildlifeOn} with insects, eggs or nests.` },
     law,
   ]
   return all.filter((each) => each !== false)

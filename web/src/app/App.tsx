@@ -54,7 +54,7 @@ export function App() {
   return (
     <div className="shell">
       <a className="skip" href="#place">
-        Skip to the work
+        Skip to main content
       </a>
       <PathBar />
       {status === 'ready' && <OfflineBar />}

@@ -3,8 +3,6 @@ import type { GateView } from '@ellop/core'
 /** Colours of the states; the shape says the same, so colour is never alone. */
 export const STATE_COLOUR = { open: '#3f6335', ajar: '#9a6408', closed: '#9c3220', ahead: '#b3a88e' } as const
 
-export const STATE_WORD = { open: 'open', ajar: 'ajar', closed: 'closed', ahead: 'ahead' } as const
-
 /** A gate by itself, beside words that say the same. */
 export function GateIcon({ state, size = 48 }: { state: GateView['state']; size?: number }) {
   return (

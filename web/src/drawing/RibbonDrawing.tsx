@@ -1,6 +1,6 @@
-import { GATE_NAMES, type GateView, type Ribbon } from '@ellop/core'
+import { GATE_NAMES, GATE_STATE_WORDS, type GateView, type Ribbon } from '@ellop/core'
 import { useId } from 'react'
-import { GateMark, STATE_WORD } from './GateMark'
+import { GateMark } from './GateMark'
 import { formatMass } from '../units/units'
 
 const RUST = '#b04a30'
@@ -41,7 +41,7 @@ export function RibbonDrawing({
   const x = (index: number) => inset + index * pitch
   const thick = (mass_g: number) => (mass_g <= 0 ? 0 : Math.max(THINNEST, (mass_g / fullMass_g) * WIDEST))
   const stop = Math.min(ribbon.stopsAt, views.length - 1)
-  const name = `${views.map(({ gate, state }) => `${GATE_NAMES[gate]} ${STATE_WORD[state]}`).join(', ')}.`
+  const name = `${views.map(({ gate, state }) => `${GATE_NAMES[gate]} ${GATE_STATE_WORDS[state]}`).join(', ')}.`
   return (
     <svg
       className="ribbon"

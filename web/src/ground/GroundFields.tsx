@@ -41,7 +41,7 @@ const FIELDS: { readonly [Fact in keyof GroundNote]?: (props: FieldsProps) => Re
     <>
       <TextField
         label="Leave to pick here, from"
-        hint="The owner, the parish, yourself. That nobody minds is not leave."
+        hint="The owner, the parish, yourself. No objection is not permission."
         value={draft.from}
         onChange={(from) => onChange({ ...draft, from })}
       />

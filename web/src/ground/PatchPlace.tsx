@@ -148,7 +148,7 @@ function Facts({ view: { patch }, day, now }: { view: PatchView; day: (instant: 
 
 const count = (all: readonly string[], one: string) => all.filter((each) => each === one).length
 
-const STATE_WORD = { open: 'fit', ajar: 'to be asked', closed: 'not fit' } as const
+const STATE_WORD = { open: 'clean enough', ajar: 'to be asked', closed: 'not clean enough' } as const
 
 function PlantHere({ patch, plant, day }: { patch: string; plant: PatchPlant; day: (instant: string) => string }) {
   const { taxon, seen, grounds, takes, restsUntil, declines, setAside } = plant

@@ -82,10 +82,10 @@ export function InstrumentCard({
           <Refusal sentence={otherError([])} />
           <div className="acts">
             <Button type="primary" size="large" disabled={!live.steady} onClick={keep}>
-              That is it
+              Save calibration
             </Button>
             <Button size="large" onClick={() => setDevice(undefined)}>
-              Leave it
+              Cancel
             </Button>
           </div>
         </>

@@ -77,8 +77,8 @@ export default function KitchenPlace() {
           Instruments
         </h2>
         <p className="soft">
-          Each is off by something. Set it right against what is known, then read it at the lot: the value goes into the
-          step with the instrument’s name.
+          Every instrument drifts. Calibrate it, then read it at the lot: the value is saved in the step with the
+          instrument’s name.
         </p>
         <ul className="instruments">
           {INSTRUMENTS.map((kind) => (

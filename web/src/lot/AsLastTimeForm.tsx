@@ -85,7 +85,7 @@ export function AsLastTimeForm({
       <WhoWrites />
       <div className="acts">
         <HoldButton disabled={seen.length === 0} onHold={() => void confirm()}>
-          Hold: all as last time, and I am certain
+          Press and hold: as last time, I am certain
         </HoldButton>
         <Button size="large" onClick={() => setAnew(true)}>
           Something is different

@@ -25,25 +25,25 @@ export function AttestForm({
   const [fault, setFault] = useState<string>()
   const attest = () => {
     const seen = readField(stems)
-    if (among === undefined) return setFault('First say whether anything else grows among it.')
+    if (among === undefined) return setFault('Do other plants grow among these stems? Choose No or Yes.')
     if (among === 'others' && !('value' in seen)) return setFault(`Stems you looked at: ${seen.error}`)
     setFault(undefined)
     const stemsSeen = among === 'others' && 'value' in seen ? Math.round(seen.value) : 0
     void write(
       { type: 'certain-attested', lot: lot.id, stand: { mixed: among === 'others', stemsSeen } },
-      'Noted: certain',
+      'Saved: certain',
     )
   }
   return (
     <>
       {!alone && <Doubles lot={lot} context={context} />}
       <Choice
-        label="Among it grows"
+        label="Do other plants grow among these stems?"
         value={among}
         onChange={setAmong}
         options={[
-          { value: 'nothing', label: 'nothing else' },
-          { value: 'others', label: 'other plants' },
+          { value: 'nothing', label: 'No' },
+          { value: 'others', label: 'Yes' },
         ]}
       />
       {among === 'others' && (
@@ -57,10 +57,10 @@ export function AttestForm({
       )}
       <WhoWrites />
       <div className="acts">
-        <HoldButton onHold={attest}>Hold: I am certain</HoldButton>
+        <HoldButton onHold={attest}>Press and hold: I am certain</HoldButton>
       </div>
       <Refusal sentence={fault} />
-      <p className="caution">Not certain? Set it aside. A plant nobody at the table knows surely is not food.</p>
+      <p className="caution">Not certain? Set the lot aside. A plant that is not surely known is not food.</p>
       {otherError([]) !== undefined && <p className="refusal">{otherError([])}</p>}
     </>
   )

@@ -126,7 +126,7 @@ export function BathForm({
       unit="s"
       value={litre}
       onChange={setLitre}
-      hint="counted with a jug; not told, it is reckoned as still"
+      hint="Time one litre with a jug. Empty means still water."
       error={faults['litre_s']}
     />
   )
@@ -155,7 +155,7 @@ export function BathForm({
             </div>
             <div className="acts">
               <HoldButton tone={early ? 'early' : 'go'} onHold={() => pour(true)}>
-                {early ? 'Will not count: press and hold to end it early' : 'Hold: poured off, fresh water on'}
+                {early ? 'Will not count: press and hold to end it early' : 'Press and hold: fresh water is on'}
               </HoldButton>
               <Button size="large" onClick={() => pour(false)}>
                 Poured off, no fresh water

@@ -1,6 +1,7 @@
 import {
   formatDay,
   GATE_NAMES,
+  GATE_STATE_WORDS,
   kitchenAt,
   tellLabel,
   tellWords,
@@ -9,7 +10,7 @@ import {
   type JudgeContext,
   type LotState,
 } from '@ellop/core'
-import { GateIcon, STATE_WORD } from '../drawing/GateMark'
+import { GateIcon } from '../drawing/GateMark'
 import { Doubles } from './LookForm'
 import { inUnits } from '../units/units'
 
@@ -33,10 +34,10 @@ export function GatesTab({
             <GateIcon state={state} />
             <div>
               <h3>
-                {GATE_NAMES[gate]} <span>{STATE_WORD[state]}</span>
+                {GATE_NAMES[gate]} <span>{GATE_STATE_WORDS[state]}</span>
               </h3>
               {state === 'ahead' ? (
-                <p>Its turn has not come.</p>
+                <p>Later: after the gate before it is open.</p>
               ) : (
                 reasons.map((reason) => <p key={reason}>{inUnits(reason)}</p>)
               )}

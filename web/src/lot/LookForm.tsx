@@ -152,7 +152,7 @@ function DoublesOf({ lot, taxon, context }: { lot: LotState; taxon: Taxon; conte
       {harmful.length > shown.length && (
         <tfoot>
           <tr>
-            <td colSpan={3}>{harmful.length - shown.length} more harmful plants of the catalogue still stand.</td>
+            <td colSpan={3}>{harmful.length - shown.length} more harmful plants are not ruled out yet.</td>
           </tr>
         </tfoot>
       )}

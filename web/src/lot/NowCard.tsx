@@ -63,7 +63,7 @@ export function NowCard({ lot, next, context }: ActProps) {
       {act.kind === 'stop' && <Stopped lot={lot} context={context} />}
       {tasting ? <TasteForm lot={lot} context={context} /> : <ActForm lot={lot} next={next} context={context} />}
       {next.otherwise !== '' && act.kind !== 'serve-or-pack' && (
-        <p className="now-otherwise">Otherwise: {inUnits(next.otherwise)}</p>
+        <p className="now-otherwise">If not: {inUnits(next.otherwise)}</p>
       )}
     </section>
   )

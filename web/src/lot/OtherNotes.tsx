@@ -205,7 +205,7 @@ const ThrowAway = memo(function ThrowAway({ lot }: { lot: LotState }) {
           error={errorOf('why') ?? otherError(['mass_g', 'why'])}
         />
         <HoldButton tone="stop" disabled={why.trim() === '' || lot.mass_g <= 0} onHold={submit}>
-          Hold: throw it away
+          Press and hold to throw it away
         </HoldButton>
       </div>
     </section>
@@ -299,7 +299,7 @@ function JoinWith({ lot }: { lot: LotState }) {
           {(id) => <Select id={id} size="large" value={other ?? null} onChange={setOther} options={others} />}
         </Field>
         <HoldButton disabled={other === undefined} onHold={() => void submit()}>
-          Hold: join them
+          Press and hold to join them
         </HoldButton>
       </div>
     </section>
@@ -418,7 +418,7 @@ const AddIngredient = memo(function AddIngredient({ lot }: { lot: LotState }) {
                 setSaid(values as Allergen[])
                 setNone(false)
               }}
-              options={ALLERGENS.map((each) => ({ value: each, label: plainWords(each) }))}
+              options={ALLERGENS.map((each) => ({ value: each, label: each.replaceAll('-', ' ') }))}
             />
             <Checkbox
               checked={none}

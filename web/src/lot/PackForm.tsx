@@ -121,7 +121,7 @@ export function PackForm({
       )}
       <div className="wide">
         <Choice
-          label={later ? 'Keep it as it is, not yet food' : 'Or pack some for the'}
+          label={later ? 'Keep it as it is: NOT YET FOOD' : 'Or pack some for'}
           value={store}
           onChange={setStore}
           options={stores.map((each) => ({ value: each, label: STORE_WORDS[each] }))}

@@ -40,10 +40,10 @@ export function PlanLosses({ use, mass_g, steps }: { use: Use; mass_g: number; s
         </p>
       )}
       {portion_g !== undefined && <AsMuchAsRaw losses={losses} portion_g={portion_g} />}
-      {waterMayBeKept && <p>The water may be kept: what left the food is in it.</p>}
+      {waterMayBeKept && <p>What left the food is in the water.</p>}
       <p className="caution">
         For planning, in pieces {inUnits(`${pieces_mm} mm`)} thick, turned now and then
-        {cut && ': cut half as thick it goes four times as fast'}. It answers no hazard.
+        {cut && ': cut half as thick it is four times as fast'}. An estimate: it shows no poison removed.
         {losses.some(({ what }) => what === 'soluble oxalate') &&
           ' One boil does not remove enough oxalate for kidney stones or kidney disease.'}
       </p>

@@ -133,7 +133,7 @@ export function RunningLoad({
           {left_s > 0
             ? 'Will not count: press and hold to stop early'
             : drying
-              ? 'Hold: dry, crackling, weighed'
+              ? 'Press and hold: dry and weighed'
               : 'When all of it is in cold water: press and hold'}
         </HoldButton>
         {measure === 'rolling-boil' && (

@@ -45,7 +45,7 @@ export function SeeStepForm({
       <WayChoice lot={lot} context={context} />
       <Refusal sentence={otherError([])} />
       <div className="acts">
-        <HoldButton onHold={() => void done()}>Hold: {plainWords(op)} done, all of it seen</HoldButton>
+        <HoldButton onHold={() => void done()}>Press and hold: {plainWords(op)} done, every piece checked</HoldButton>
       </div>
     </div>
   )

@@ -127,7 +127,7 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
       <Button type="primary" size="large" onClick={() => void submit()}>
         Sorted
       </Button>
-      <p className="caution wide">From now on it counts as cut: tells noted later do not open Identity.</p>
+      <p className="caution wide">After this, marks you save no longer count for Identity.</p>
     </div>
   )
 }

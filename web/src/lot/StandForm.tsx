@@ -88,7 +88,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
   )
   return (
     <div className="form two">
-      {field('stems', 'Stood there')}
+      {field('stems', 'You saw growing here')}
       {field('taken', 'You cut')}
       {taxon.wildlifeHost !== undefined && (
         <div className="wide">
@@ -98,13 +98,13 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           </Checkbox>
         </div>
       )}
-      {field('wildlifeOn', 'Of them with somebody living on them')}
+      {field('wildlifeOn', 'With insects, eggs or nests')}
       <div>
         <Checkbox checked={others} onChange={(event) => setOthers(event.target.checked)}>
           Others pick here too
         </Checkbox>
       </div>
-      {others && field('cutByOthers', 'Cut by others already, by the stumps')}
+      {others && field('cutByOthers', 'Already cut by others (stumps)')}
       {digs && (
         <div className="wide">
           <Choice
@@ -123,7 +123,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
       )}
       <div className="wide">
         <Choice
-          label="Share by the school of"
+          label="Share rule"
           value={school ?? allowed?.share.school}
           onChange={setSchool}
           options={SHARE_SCHOOLS.map((name) => ({ value: name, label: name }))}
@@ -132,7 +132,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
           <p className="told">
             {allowed.before > 0 &&
               `${allowed.before} were cut there before and have drawn on the same share: ${allowed.ofShare} are left of it. `}
-            {inUnits(allowed.share.text)} {allowed.purposeSays} The schools say{' '}
+            {inUnits(allowed.share.text)} {allowed.purposeSays} By each share rule:{' '}
             {allowed.share.schools.map(({ name, pieces: many }) => `${many} (${name})`).join(', ')}.
           </p>
         )}
@@ -142,7 +142,7 @@ export function StandForm({ lot, context }: { lot: LotState; context: JudgeConte
       </div>
       <Refusal sentence={dugWrong ?? otherError(FIELDS)} wide />
       <Button type="primary" size="large" onClick={submit}>
-        Note the stand
+        Save the count
       </Button>
     </div>
   )

@@ -153,7 +153,7 @@ export function TasteForm({
         <Choice label="It tastes wrong" value={alarm} onChange={setAlarm} options={ALARMS} />
         {alarm !== undefined && (
           <HoldButton tone="stop" onHold={() => void stop(alarm)}>
-            Hold: stop this lot
+            Press and hold to stop this lot
           </HoldButton>
         )}
         <p className="caution">

@@ -32,7 +32,7 @@ export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContex
             <li key={`${step.op}${index}`}>
               <strong>
                 {plainWords(step.op)}
-                {step.critical && step.op !== 'sort' && <span className="tag">limit</span>}
+                {step.critical && step.op !== 'sort' && <span className="tag"> · MUST</span>}
               </strong>
               <StepFigures step={step} />
             </li>

@@ -239,7 +239,7 @@ const BookFileActs = memo(function BookFileActs() {
               setClearing(false)
             }}
           >
-            Hold: clear it
+            Press and hold to delete it
           </HoldButton>
         </div>
       </Modal>

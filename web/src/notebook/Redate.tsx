@@ -73,7 +73,7 @@ export function Redate({ entry, onClose }: { entry: Entry; onClose: () => void }
       </Field>
       <div className="acts">
         <HoldButton tone="stop" disabled={why.trim() === '' || to === undefined} onHold={() => void change()}>
-          Hold: change the time
+          Press and hold to change the time
         </HoldButton>
       </div>
     </Modal>

@@ -33,7 +33,7 @@ export function StrikeOut({ entry, onClose }: { entry: Entry; onClose: () => voi
       </Field>
       <div className="acts">
         <HoldButton tone="stop" disabled={why.trim() === ''} onHold={() => void strike()}>
-          Hold: strike it out
+          Press and hold to cross out
         </HoldButton>
       </div>
     </Modal>

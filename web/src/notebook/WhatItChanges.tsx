@@ -1,4 +1,4 @@
-import { amendPreview, GATE_NAMES, type Redated, type Struck } from '@ellop/core'
+import { amendPreview, GATE_NAMES, GATE_STATE_WORDS, type Redated, type Struck } from '@ellop/core'
 import { useMemo } from 'react'
 import { useBook, useJudgeContext } from '../book/bookStore'
 
@@ -15,18 +15,18 @@ export function WhatItChanges({ amendment }: { amendment: Struck | Redated }) {
     <>
       <h3>What it would change</h3>
       <ul className="preview">
-        {still && <li>No gate, no pack and nobody’s plate.</li>}
+        {still && <li>Nothing else changes.</li>}
         {lotsGone.map((lot) => (
           <li key={lot}>Lot {codeOf(lot)} would be gone.</li>
         ))}
         {gates.map(({ lot, gate, from, to }) => (
           <li key={lot + gate}>
-            Lot {codeOf(lot)}: {GATE_NAMES[gate]} goes from {from} to {to}.
+            Lot {codeOf(lot)}: {GATE_NAMES[gate]} was {GATE_STATE_WORDS[from]} and would be {GATE_STATE_WORDS[to]}.
           </li>
         ))}
         {newlyHeld.packs.map(({ pack }) => (
           <li key={pack} className="grave">
-            Pack {pack} would be held.
+            Pack {pack} would be blocked: DO NOT EAT.
           </li>
         ))}
         {newlyHeld.servings.map(({ entry, dish, eaters }) => (

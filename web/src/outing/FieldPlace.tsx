@@ -305,7 +305,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
   const sentence = fault ?? otherError([])
   return (
     <div className="form bring-in">
-      {field('stood', 'Stood there', countedAs(wish.part))}
+      {field('stood', 'You saw growing here', countedAs(wish.part))}
       {allowed !== undefined && (
         <p className="told">
           {allowed.before > 0 &&
@@ -324,13 +324,13 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
           <Checkbox checked={looked} onChange={({ target }) => setLooked(target.checked)}>
             I looked for who lives on it before cutting
           </Checkbox>
-          {field('hosts', 'Of them with somebody living on them', countedAs(wish.part))}
+          {field('hosts', 'With insects, eggs or nests', countedAs(wish.part))}
         </>
       )}
       <Checkbox checked={others} onChange={({ target }) => setOthers(target.checked)}>
         Others pick here too
       </Checkbox>
-      {others && field('stumps', 'Cut by others already, by the stumps', countedAs(wish.part))}
+      {others && field('stumps', 'Already cut by others (stumps)', countedAs(wish.part))}
       {field('cut', digs ? 'Holes you dug' : 'You cut', digs ? 'holes' : countedAs(wish.part))}
       {asked && <CutAtFields value={cutAt} onChange={setCutAt} />}
       {pieceMass_g !== undefined && (

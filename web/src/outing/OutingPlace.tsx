@@ -246,7 +246,7 @@ export default function OutingPlace() {
                 <p>
                   Picking alone takes about <strong>{formatSpan(plan.picking_min.usual)}</strong> (
                   {formatSpan(plan.picking_min.low)} to {formatSpan(plan.picking_min.high)}), where the record knows a
-                  rate. Telling, counting and the way come on top.
+                  rate. Add time to check marks, count and walk.
                 </p>
               )}
               <Water
@@ -382,8 +382,12 @@ function Line({ line, catalogue }: { line: OutingLine; catalogue: Catalogue }) {
       </p>
       <p>
         {share.pieces <= kept
-          ? `Of a hundred ${share.pieces === 0 ? 'take none' : `no more than ${share.pieces}`}: ${share.school}. `
-          : `Of a hundred ${kept === 0 ? 'take none' : `no more than ${kept}`}: the rest of this stand is kept for what else is wanted of it. `}
+          ? share.pieces === 0
+            ? `Take none: ${share.school}. `
+            : `Take ${share.pieces} of every 100 at most: ${share.school}. `
+          : kept === 0
+            ? 'Take none: this stand is kept for what else is wanted of it. '
+            : `Take ${kept} of every 100 at most: the rest is kept for what else is wanted of it. `}
         {choice.use.cut ?? ''} {own}
       </p>
       {choice.taxon.wildlifeHost !== undefined && <p>First look for who lives on it. {choice.taxon.wildlifeHost}</p>}

@@ -80,7 +80,7 @@ export default function RecallPlace() {
                 />
               )}
             </Field>
-            <Field label="What came out" error={otherError([])}>
+            <Field label="What happened" error={otherError([])}>
               {(id) => (
                 <Input
                   id={id}
@@ -93,7 +93,7 @@ export default function RecallPlace() {
             </Field>
             {reach !== undefined && <Reach reach={reach} context={context} />}
             <HoldButton tone="stop" disabled={draft === undefined || why.trim() === ''} onHold={make}>
-              Hold: recall it
+              Press and hold to recall
             </HoldButton>
           </div>
         </section>

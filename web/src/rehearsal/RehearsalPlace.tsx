@@ -235,10 +235,10 @@ function Moves({
       </div>
       <div className="acts">
         <HoldButton tone="go" onHold={() => onMove({ kind: 'serve' })}>
-          Hold: it is good, serve it
+          Press and hold to serve it
         </HoldButton>
         <HoldButton tone="early" onHold={() => onMove({ kind: 'throw-away' })}>
-          Hold: throw it away
+          Press and hold to throw it away
         </HoldButton>
       </div>
     </div>

@@ -133,8 +133,10 @@ export default function SeasonPlace() {
             {formatDay(now, timeZone, true)} · {site.latitude_deg}° {site.latitude_deg >= 0 ? 'north' : 'south'},
             patches at their own height ·{' '}
             {offsets.trusted
-              ? `moved by ${formatCount(offsets.sightings, 'sighting')} of your own (each left out: ${Math.round(offsets.leftOut_days)} days off, the book ${Math.round(offsets.bookAlone_days)})`
-              : `by the book: ${formatCount(offsets.sightings, 'sighting')} of your own say no better yet`}
+              ? `dates shifted by your ${formatCount(offsets.sightings, 'sighting')}. Usual error: ${Math.round(offsets.leftOut_days)} days; published dates: ${Math.round(offsets.bookAlone_days)}`
+              : offsets.sightings === 0
+                ? 'published dates. Log sightings to fit them to your patches'
+                : `published dates: your ${formatCount(offsets.sightings, 'sighting')} are too few to shift them`}
           </p>
         </div>
         <div className="place-acts">

@@ -32,8 +32,8 @@ export function WeatherLine({ known, onTaken }: { known: KnownWeather | undefine
           ? 'Asking for the weather …'
           : (known.trouble ??
             (known.days.length === 0
-              ? 'By usual temperatures: no weather has been taken into this book.'
-              : `By ${formatCount(measured, 'measured day')}${isDemo ? ' of the stand-in station' : ''}, the last ${formatDay(`${known.days[measured - 1]?.day ?? today}T12:00:00.000Z`, 'UTC')}.`))}
+              ? 'Usual temperatures: no weather is in this book yet.'
+              : `Weather: ${formatCount(measured, 'day')}${isDemo ? ' from a simulated station' : ''}, up to ${formatDay(`${known.days[measured - 1]?.day ?? today}T12:00:00.000Z`, 'UTC')}.`))}
       </p>
       {ahead.length > 0 && (
         // On a phone it is pushed along by hand or with the keys.

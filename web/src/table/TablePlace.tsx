@@ -294,7 +294,7 @@ function Serving({
             <strong>{formatAmount(served, total_g)}</strong> of {formatAmount(served, food.held_g)}
           </p>
           <HoldButton disabled={Object.keys(portions).length === 0} onHold={() => void serve()}>
-            Hold: serve it
+            Press and hold to serve it
           </HoldButton>
         </div>
         <p className="caution">

@@ -87,7 +87,7 @@ function afterThirty({ years, growthRate, halved }: StandProjection): string {
   if (last === undefined) return ''
   if (growthRate < 1) {
     const half = Math.max(1, Math.round(Math.log(0.5) / Math.log(growthRate)))
-    return `it halves in about ${formatCount(half, 'year')} (fewer than half left in ${Math.round(100 * halved)} of 100 futures)`
+    return `estimate: half as many in about ${formatCount(half, 'year')}; sooner in ${Math.round(100 * halved)} of 100 runs`
   }
   return `${grouped(last.middle, 1)} times as many (${grouped(last.low, 1)} to ${grouped(last.high, 1)})`
 }

@@ -72,8 +72,8 @@ export default function TellsPlace() {
           )
         )}
         <p className="soft">
-          You have met it on {formatCount(meetingDays(taxon, context), 'day')}; {meetingsNeeded(taxon)} are wanted
-          before it may be eaten. Ellop never names a plant for you: it holds you to looking.
+          Sure days with it: {meetingDays(taxon, context)} of {meetingsNeeded(taxon)}. Ellop never names a plant for
+          you: it asks you to look.
         </p>
         <p>
           <Link to={`/plant/${encodeURIComponent(taxon.scientificName)}/card`}>Field card to print</Link>
@@ -82,8 +82,7 @@ export default function TellsPlace() {
       <section className="tells-beside">
         {Object.keys(observed).length === 0 ? (
           <p className="soft">
-            Nothing has been looked at yet. What others look like is shown beside it once you have said what you see, so
-            that nobody’s answer is led.
+            No mark checked yet. Other plants’ marks appear after you answer, so they cannot sway you.
           </p>
         ) : (
           <SideBySide
@@ -101,11 +100,9 @@ export default function TellsPlace() {
 
 function GateCard({ gate, standing }: { gate: GateView; standing: readonly string[] }) {
   const title = {
-    open: 'Open: it is told',
+    open: 'Open: identified by you',
     ajar:
-      standing.length === 0
-        ? 'Ajar'
-        : `Ajar: ${formatCount(standing.length, 'harmful plant')} still stand${standing.length === 1 ? 's' : ''}`,
+      standing.length === 0 ? 'To do' : `To do: ${formatCount(standing.length, 'harmful look-alike')} not ruled out`,
     closed: 'Closed: it is not this plant',
     ahead: 'Not reached yet',
   }[gate.state]
