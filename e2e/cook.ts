@@ -134,7 +134,7 @@ export async function countStand(page: Page, stood = '4000', cut = '40'): Promis
 export async function sortOut(page: Page, goesOn: string, trimmed: string): Promise<void> {
   await page.getByLabel('Goes on').fill(goesOn)
   await page.getByLabel('Trimmed off').fill(trimmed)
-  await page.getByRole('button', { name: 'Sorted' }).click()
+  await page.getByRole('button', { name: 'Save the sorting' }).click()
 }
 
 /** A load into the pot, two minutes, and out. */

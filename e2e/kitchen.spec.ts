@@ -50,7 +50,7 @@ test('a stand-in thermometer is set right, drops out, and is taken with one key 
   await page.reload()
   await expect(probe).toContainText('which is taken off')
   await page.goto('/lot/27-004?fast=20&instruments=lost')
-  await page.getByLabel('Load 3: put in').fill('100')
+  await page.getByLabel('Food in load 3').fill('100')
   await hold(page, page.getByRole('button', { name: 'When it boils again: press and hold' }))
   await page.getByRole('button', { name: 'Read the probe thermometer' }).click()
   await expect(page.getByText('No signal. It may come back; by hand works too.')).toBeVisible()

@@ -53,7 +53,7 @@ test('nettle tops from weighing in to a served plate and a labelled pack; a tast
   const loads = Number(await page.locator('.figures dd').last().textContent())
   expect(loads).toBeGreaterThan(2)
   for (let load = 1; load <= loads; load++) {
-    await expect(page.getByLabel(`Load ${load}: put in`)).toBeVisible()
+    await expect(page.getByLabel(`Food in load ${load}`)).toBeVisible()
     await boilLoad(page, { reload: load === 1 })
   }
 

@@ -40,21 +40,21 @@ test('bad input gets one clear sentence, keeps what was typed and changes nothin
 test('at the pot: more than the lot holds, 300 °C, out early and off the boil', async ({ page }) => {
   await openDemo(page, '/lot/27-004')
   const refusal = page.locator('.field.wrong .field-note, .refusal')
-  await page.getByLabel('Load 3: put in').fill('5000')
+  await page.getByLabel('Food in load 3').fill('5000')
   await hold(page, page.getByRole('button', { name: 'When it boils again: press and hold' }))
   await expect(refusal).toHaveText('There are only 100 g left of it. Give that or less.')
-  await page.getByLabel('Load 3: put in').fill('100')
+  await page.getByLabel('Food in load 3').fill('100')
   await hold(page, page.getByRole('button', { name: 'When it boils again: press and hold' }))
 
   await page.getByLabel('Thermometer').fill('300')
   await hold(page, page.getByRole('button', { name: 'Will not count: press and hold to stop early' }))
   await expect(refusal).toHaveText('The temperature must be at most 130 °C: nothing in a pot is hotter.')
   await page.getByLabel('Thermometer').fill('96,0')
-  await page.getByRole('button', { name: 'It went off the boil' }).click()
+  await page.getByRole('button', { name: 'The boil stopped' }).click()
   await expect(page.locator('#now-title')).toHaveText('Next load: blanch')
   await page.getByRole('tab', { name: 'Gates' }).click()
   await expect(page.locator('.gate-list')).toContainText(
-    'Load 3 does not count for the blanch: it went off the boil. Do it again.',
+    'Load 3 does not count for the blanching: it went off the boil. Do it again.',
   )
   await boilLoad(page)
   await expect(page.locator('#now-title')).toHaveText('Press and weigh it')

@@ -41,7 +41,7 @@ test('dandelion along the stand, in two bowls tasted blind, and at the table: th
   await page.getByLabel('Goes on').fill('280')
   await page.getByLabel('Trimmed off').fill('50')
   await page.getByText('shaken out only').click()
-  await page.getByRole('button', { name: 'Sorted' }).click()
+  await page.getByRole('button', { name: 'Save the sorting' }).click()
   // The way wants water, and says so before anything else.
   await expect(title).toHaveText('Wash it first')
   await page.getByRole('button', { name: 'Washed' }).click()

@@ -81,10 +81,10 @@ test('what is typed in ounces and °F is kept exactly, shown again as typed, and
   await goesOn.fill('2 lb 4 oz')
   await expect(page.locator('.field', { hasText: 'Goes on' })).toContainText('= 36 oz')
   await page.getByLabel('Trimmed off').fill('11 oz')
-  await page.getByRole('button', { name: 'Sorted' }).click()
+  await page.getByRole('button', { name: 'Save the sorting' }).click()
   await expect(page.getByRole('main')).toContainText('2 lb 4 oz')
   await page.getByRole('tab', { name: 'Story' }).click()
-  await expect(page.getByRole('main')).toContainText('Sorted: 2 lb 4 oz go on, 11 oz off')
+  await expect(page.getByRole('main')).toContainText('Sorted: kept 2 lb 4 oz; trimmed off 11 oz')
   // The other way about, the same lot in grams: what was typed is what is stored.
   await follow(page, '/books')
   // Shown in quarts the pots are rounded; noted again as they are shown they stay what they were.
@@ -98,7 +98,7 @@ test('what is typed in ounces and °F is kept exactly, shown again as typed, and
   expect(shown).toBe('8.45 · 5.28')
   await follow(page, '/notebook')
   await expect(page.locator('.notebook li', { hasText: 'Sorted' }).first()).toContainText(
-    'Sorted: 1,021 g go on, 312 g off',
+    'Sorted: kept 1,021 g; trimmed off 312 g',
   )
   await page.reload()
   await expect(page.locator('.kitchen-facts')).toContainText('1,180 m')

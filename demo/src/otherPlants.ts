@@ -275,6 +275,8 @@ export function otherPlantsThisSpring(pen: Pen): void {
     picked_g: 320,
   }
   weighIn(pen, ramsons)
+  const habit = { type: 'tell-seen', lot: ramsons.lot, character: 'habit', answer: 'seen' } as const
+  pen.write(minute(day, ramsons.time), { ...habit, states: ['rosette'] })
   lookAtTells(pen, ramsons, 2)
   const beet: Picking = {
     lot: '27-007',

@@ -26,7 +26,7 @@ export const FAMILY_FLAGS: Readonly<Record<string, FamilyFlag>> = {
   },
   Amaryllidaceae: {
     name: 'amaryllis family',
-    says: 'is poisonous but for the onions, and onions are not the only ones with bulbs and straps',
+    says: 'is poisonous for the most part, and what poisons looks like the onions',
     marks: LIKED_SMELL,
   },
   Anacardiaceae: { name: 'sumac family', says: 'holds kinds that burn the skin', marks: MOSTLY_POISONOUS },

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { commonName, requireTaxon } from './catalogue'
 import { rangeDoubt, regionOf } from './growsIn'
 import { CATALOGUE } from './records'
+import { severityWord } from './taxon'
 import { REGIONS } from './vocabulary'
 
 describe('whether a plant grows here at all', () => {
@@ -20,7 +21,8 @@ describe('whether a plant grows here at all', () => {
         }
         // A relative that harms is never named without saying so.
         for (const other of doubt.relatives)
-          if (other.severity !== 'harmless') expect(doubt.says).toContain(`${commonName(other)} (${other.severity})`)
+          if (other.severity !== 'harmless')
+            expect(doubt.says).toContain(`${commonName(other)} (${severityWord(other.severity)})`)
       }
     expect(doubts).toBeGreaterThan(200)
     expect(CATALOGUE.taxa.every(({ growsIn }) => growsIn !== undefined && growsIn.length > 0)).toBe(true)

@@ -1,6 +1,6 @@
 import { formatList } from '../quantity/format'
 import { commonName, type Catalogue } from './catalogue'
-import type { Taxon } from './taxon'
+import { severityWord, type Taxon } from './taxon'
 import type { Region } from './vocabulary'
 
 const REGION_NAMES: Readonly<Record<Region, string>> = {
@@ -58,7 +58,9 @@ export function rangeDoubt(
     relatives.length === 0
       ? ''
       : ` On record there of its ${genus.length > 0 ? 'genus' : 'family'}: ${formatList(
-          relatives.map((each) => `${commonName(each)}${each.severity === 'harmless' ? '' : ` (${each.severity})`}`),
+          relatives.map(
+            (each) => `${commonName(each)}${each.severity === 'harmless' ? '' : ` (${severityWord(each.severity)})`}`,
+          ),
         )}.`
   return {
     says: `By its record it does not grow wild in ${REGION_NAMES[region]}: what goes by this name there may be another plant, and neither its tells nor its treatment hold for that one.${kin}`,

@@ -10,7 +10,7 @@ import {
 import { misspelt } from './search'
 import { formatList } from '../quantity/format'
 import { commonName, nameInText, findTaxon, type Catalogue } from './catalogue'
-import type { Protocol, Taxon, Use } from './taxon'
+import { severityWord, type Protocol, type Taxon, type Use } from './taxon'
 import { CHARACTERS, type Part, type Stage } from './vocabulary'
 
 /** A plant that a cook put on record by themselves: what nobody else has checked. */
@@ -64,7 +64,7 @@ export function refuseOwnPlant(
   if (kin !== undefined)
     return no(
       'scientificName',
-      `${kin.scientificName} of the same genus is ${kin.severity === 'harmless' ? 'never food' : kin.severity}: one cook’s word is not enough there.`,
+      `${kin.scientificName} of the same genus is ${kin.severity === 'harmless' ? 'never food' : severityWord(kin.severity)}: one cook’s word is not enough there.`,
     )
   const poisonous = likePoison(own, catalogue)
   if (poisonous !== undefined) return poisonous

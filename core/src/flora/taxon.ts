@@ -5,6 +5,9 @@ import type { Part, Region, Sensitivity, Stage } from './vocabulary'
 export type Severity = 'deadly' | 'toxic' | 'irritant' | 'unpleasant' | 'harmless'
 export const SEVERITIES: readonly Severity[] = ['deadly', 'toxic', 'irritant', 'unpleasant', 'harmless']
 
+/** A severity as it is said. @example severityWord('toxic') // 'poisonous' */
+export const severityWord = (severity: string): string => (severity === 'toxic' ? 'poisonous' : severity)
+
 /** One accepted species: the facts of the catalogue. Unknown stays absent. */
 export interface Taxon {
   readonly scientificName: string

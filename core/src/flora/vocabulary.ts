@@ -102,6 +102,12 @@ export const HABITAT_STATES: readonly string[] = HABITATS
 
 /** States whose bare name a cook could misread, in words; where botany has a word for it, it follows. */
 const STATE_WORDS: Readonly<Record<string, string>> = {
+  prostrate: 'lying on the ground',
+  mat: 'a creeping mat',
+  rosette: 'leaves from the ground (rosette)',
+  erect: 'an upright stem',
+  emergent: 'standing out of water',
+  floating: 'floating on water',
   entire: 'smooth (entire)',
   crenate: 'round teeth (crenate)',
   serrate: 'saw teeth (serrate)',

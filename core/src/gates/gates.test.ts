@@ -93,16 +93,15 @@ describe('Identity', () => {
       state: 'ajar',
       reasons: [
         'Still to be looked at: how the leaves sit, leaf edge, leaf surface and stem, cut across.',
-        'White snakeroot (toxic): not ruled out. 2 more marks needed.',
-        "Dog's mercury (toxic): not ruled out. 2 more marks needed.",
+        'White snakeroot (poisonous): not ruled out. 2 more marks needed.',
+        "Dog's mercury (poisonous): not ruled out. 2 more marks needed.",
         'Common figwort (irritant): not ruled out. 1 more mark needed.',
-        'Monkshood (deadly): not ruled out. 2 more marks needed.',
-        `${HARMFUL - 4} more harmful plants not ruled out yet.`,
+        `${HARMFUL - 3} more harmful plants not ruled out yet.`,
         'You have not yet said that you are certain.',
       ],
     })
     tell(pen, 'leafSurface', 'stinging-hairs')
-    expect(see(pen, 'identity').reasons).toContain("Dog's mercury (toxic): not ruled out. 1 more mark needed.")
+    expect(see(pen, 'identity').reasons).toContain("Dog's mercury (poisonous): not ruled out. 1 more mark needed.")
     expect(see(pen, 'identity').reasons).not.toContain('Common figwort (irritant): not ruled out. 1 more mark needed.')
     expect(see(pen, 'identity').reasons.length).toBeLessThan(8)
     for (const [character, state] of FITTING_TELLS) tell(pen, character, state)
@@ -632,7 +631,7 @@ describe('Make safe', () => {
   ] as [Partial<Saying<'step-done'>>, string][])('does not count a load with %o', (over, why) => {
     const pen = bringIn(opened())
     load(pen, 900, over)
-    expect(see(pen, 'makeSafe').reasons[0]).toBe(`Load 1 does not count for the blanch: ${why}. Do it again.`)
+    expect(see(pen, 'makeSafe').reasons[0]).toBe(`Load 1 does not count for the blanching: ${why}. Do it again.`)
     load(pen, 900)
     expect(see(pen, 'makeSafe').state).toBe('open')
   })
@@ -848,7 +847,7 @@ describe('moments', () => {
     expect(see(pen, 'identity').reasons).toEqual(['Sure days with nettle: 1 of 2. Do not eat nettle yet.'])
     load(pen, 900)
     expect(see(pen, 'makeSafe').reasons[0]).toBe(
-      'Load 1 does not count for the blanch: the kitchen and its elevation are not known. Do it again.',
+      'Load 1 does not count for the blanching: the kitchen and its elevation are not known. Do it again.',
     )
     expect(eaterVerdict(pen.lot(), pen.context, 'ann').most_g).toBe(50)
   })
@@ -924,7 +923,7 @@ describe('Keep', () => {
       water: null,
     })
     expect(see(pen, 'makeSafe').reasons[0]).toBe(
-      'Load 1 does not count for the dry: 121 g dry, 120 g is dry enough (began drier? dry a sample until its weight stands, and note it). Do it again.',
+      'Load 1 does not count for the drying: 121 g dry, 120 g is dry enough (began drier? dry a sample until its weight stands, and note it). Do it again.',
     )
     const again = pen.write({
       type: 'step-begun',

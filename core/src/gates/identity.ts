@@ -1,7 +1,8 @@
 import { commonName, nameInText, findTaxon } from '../flora/catalogue'
-import type { Taxon } from '../flora/taxon'
+import { severityWord, type Taxon } from '../flora/taxon'
 import { plainWords, tellLabel } from '../flora/vocabulary'
 import { isHarmful, type Clearance as WholeClearance } from '../identity/clear'
+import { worthNaming } from '../identity/mistakable'
 import { carriedOver } from '../identity/carriedOver'
 import { familyMarks, familyText, familyTold } from '../identity/familyMarks'
 import {
@@ -170,17 +171,16 @@ function lyingReasons(lot: LotState, taxon: Taxon): readonly string[] {
   })
 }
 
-/** Listed doubles and the worst of the rest by name; the others counted. */
+/** What it could be taken for by name; the others counted. */
 function standingReasons({ standing }: Clearance, claimed: Taxon, { catalogue }: JudgeContext): readonly string[] {
-  const listed = new Set(claimed.lookalikes.map(({ scientificName }) => scientificName))
-  const harmful = standing
-    .filter(isHarmful)
-    .toSorted((a, b) => Number(listed.has(b.taxon)) - Number(listed.has(a.taxon)))
-  const named = harmful.slice(0, NAMED_AT_MOST).map(({ taxon, severity, ruledOutBy, needed }) => {
-    const record = findTaxon(catalogue, taxon)
-    const name = record ? commonName(record) : taxon
-    return `${name} (${severity}): not ruled out. ${formatCount(needed - ruledOutBy.length, 'more mark')} needed.`
-  })
+  const harmful = standing.filter(isHarmful)
+  const named = worthNaming(claimed, harmful)
+    .named.slice(0, NAMED_AT_MOST)
+    .map(({ taxon, severity, ruledOutBy, needed }) => {
+      const record = findTaxon(catalogue, taxon)
+      const name = record ? commonName(record) : taxon
+      return `${name} (${severityWord(severity)}): not ruled out. ${formatCount(needed - ruledOutBy.length, 'more mark')} needed.`
+    })
   const more = harmful.length - named.length
   return more === 0 ? named : [...named, `${formatCount(more, 'more harmful plant')} not ruled out yet.`]
 }

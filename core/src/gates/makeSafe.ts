@@ -50,7 +50,7 @@ function treatedInOne(lot: LotState, { book, catalogue, now }: JudgeContext): Fi
   const progress = treatmentProgress(lot, protocol, use, book.house)
   const undone = progress.steps.filter(({ required, met }) => required && !met)
   const missed = undone.flatMap(({ missed: misses, step }) =>
-    misses.map(({ run, why }) => `Load ${run.load} does not count for the ${step.op}: ${why}. Do it again.`),
+    misses.map(({ run, why }) => `Load ${run.load} does not count for the ${opNoun(step.op)}: ${why}. Do it again.`),
   )
   const unanswered = ledger.filter(({ state }) => state === 'due').map(({ text }) => text)
   return finding(

@@ -218,6 +218,8 @@ describe('an eater', () => {
       state: 'closed',
       most_g: 0,
       reasons: ['Wy must not eat this: No data for infants: garlic plants upset them.'],
+      because: [],
+      theirs: [],
     })
     pen.write({ type: 'way-chosen', lot: 'A', protocol: 'raw', goal: 'eat-raw' })
     expect(eaterVerdict(pen.lot(), pen.context, 'wy').reasons[0]).toMatch(

@@ -28,6 +28,10 @@ export interface EaterVerdict {
   /** The most of it as served, g; 0 where refused. */
   readonly most_g: number
   readonly reasons: readonly string[]
+  /** Why not more and what to mind, without name and amount: what is the same for several need be said once. None unless open. */
+  readonly because: readonly string[]
+  /** What is so for them alone today: a first taste, what they once said. */
+  readonly theirs: readonly string[]
 }
 
 /** What a serving puts before whom, from the lot in hand or from a pack of it. */
@@ -60,12 +64,14 @@ export function plateGate(lot: LotState, context: JudgeContext, intent: ServingI
 /** One eater against one lot: sensitivities, what was already eaten of each plant in it that day, and the first taste. */
 export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId): EaterVerdict {
   const eater = context.book.house.eaters[id]
-  const say = (state: GateState, most_g: number, reasons: readonly string[]): EaterVerdict => ({
-    eater: id,
-    name: eater?.name ?? id,
-    state,
-    most_g,
-    reasons,
+  const say = (
+    state: GateState,
+    most_g: number,
+    reasons: readonly string[],
+    { because = [], theirs = [] }: Partial<Pick<EaterVerdict, 'because' | 'theirs'>> = {},
+  ): EaterVerdict => ({
+    ...{ eater: id, name: eater?.name ?? id, state, most_g, reasons },
+    ...{ because: [...new Set(because)], theirs: [...new Set(theirs)] },
   })
   if (eater === undefined) return say('ajar', 0, ['This eater is not known yet.'])
   if (eater.sensitivities === null)
@@ -89,13 +95,17 @@ export function eaterVerdict(lot: LotState, context: JudgeContext, id: EaterId):
   if (shared !== undefined) {
     const why = `${eater.name}: ${upTo(lot, shared.left_g)}. ${shared.why}`
     if (shared.left_g <= 0) return say('closed', 0, [why])
-    return say('open', shared.left_g, [
-      ...new Set([...verdicts.flatMap(({ cautions }) => cautions), why, ...laxerRemark(eater, timeZone)]),
-    ])
+    const laxer = laxerRemark(eater, timeZone)
+    return say('open', shared.left_g, [...new Set([...verdicts.flatMap(({ cautions }) => cautions), why, ...laxer])], {
+      because: [shared.why, ...verdicts.flatMap(({ because }) => because)],
+      theirs: [...verdicts.flatMap(({ theirs }) => theirs), ...laxer],
+    })
   }
-  return say('open', own_g, [
-    ...new Set([...verdicts.flatMap(({ reasons }) => reasons), ...laxerRemark(eater, timeZone)]),
-  ])
+  const laxer = laxerRemark(eater, timeZone)
+  return say('open', own_g, [...new Set([...verdicts.flatMap(({ reasons }) => reasons), ...laxer])], {
+    because: verdicts.flatMap(({ because }) => because),
+    theirs: [...verdicts.flatMap(({ theirs }) => theirs), ...laxer],
+  })
 }
 
 function barredBy(cautions: Use['cautionFor'], { name }: EaterState): readonly string[] {
@@ -168,6 +178,8 @@ interface PlantVerdict {
   readonly reasons: readonly string[]
   /** What is to be minded whatever the amount. */
   readonly cautions: readonly string[]
+  readonly because: readonly string[]
+  readonly theirs: readonly string[]
 }
 
 /** An eater against one plant in the food. */
@@ -179,7 +191,9 @@ function plantVerdict(
 ): PlantVerdict {
   const { taxon, raw_per_g } = plant
   const [held] = heldIn(lot, plant, eater, context)
-  const refused = (reasons: readonly string[]): PlantVerdict => ({ state: 'closed', most_g: 0, reasons, cautions: [] })
+  const refused = (reasons: readonly string[]): PlantVerdict => ({
+    ...{ state: 'closed', most_g: 0, reasons, cautions: [], because: [], theirs: [] },
+  })
   if (held === undefined) return refused(['Nothing is on record about eating this.'])
   const { use, cautions, caps } = held
   const barred = barredBy(cautions, eater)
@@ -188,6 +202,7 @@ function plantVerdict(
   const left = [...caps, ...ownCapsFor(taxon, eater)].map(({ perDay_g, why }) => ({
     why,
     left_g: Math.max(0, perDay_g - had_g) / raw_per_g,
+    because: `The day’s limit is ${formatMass(perDay_g)}, weighed raw. ${why}`,
     says: (most: string) => `${eater.name}: ${most} (the day’s limit is ${formatMass(perDay_g)}, weighed raw). ${why}`,
   }))
   const first = firstTaste(use, taxon, eater, plant, context)
@@ -203,6 +218,11 @@ function plantVerdict(
     most_g,
     reasons: [...minded(tightest?.why), ...(tightest === undefined ? [] : [tightest.says(upTo(lot, tightest.left_g))])],
     cautions: minded(),
+    because: [
+      ...(tightest === undefined || tightest.because === '' ? [] : [tightest.because]),
+      ...cautions.filter(({ why }) => tightest?.why.startsWith(why) !== true).map(({ why }) => why),
+    ],
+    theirs: first === undefined ? [] : ['First time with this plant: no more of it until tomorrow.'],
   }
 }
 
@@ -232,6 +252,7 @@ function firstTaste(
   return {
     left_g: Math.max(0, use.firstTaste_g - had_g) / tasteOf_g(share, raw_per_g),
     why: '',
+    because: '',
     says: (most: string) =>
       `${name}’s first time with this plant: ${most}, then wait until tomorrow and see how it sits.`,
   }

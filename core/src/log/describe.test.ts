@@ -272,7 +272,7 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   [{ ...stand, wildlifeLooked: false }, '50 of 2,000 stems cut, wildlife not looked for.'],
   [
     { type: 'sorted', lot, stageSeen: 'young', kept_g: 900, trimmed_g: 100, trimmedTo: 'stock', wash: null },
-    'Sorted: 900 g go on, 100 g off to stock.',
+    'Sorted: kept 900 g; trimmed off 100 g, to stock.',
   ],
   [
     { type: 'way-chosen', lot, protocol: 'blanch and drain', goal: 'freeze' },

@@ -149,7 +149,7 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
     case 'snapped':
       return `${formatCount(entry.tips.length, 'tip')} snapped at ${formatList(entry.tips.map(({ length_cm }) => `${length_cm} cm`))}.`
     case 'sorted':
-      return `Sorted: ${formatMass(entry.kept_g)} go on, ${formatMass(entry.trimmed_g)} off to ${entry.trimmedTo}.`
+      return `Sorted: kept ${formatMass(entry.kept_g)}; trimmed off ${formatMass(entry.trimmed_g)}, to ${entry.trimmedTo}.`
     case 'washed':
       return `Washed in ${entry.wash.water === 'safe' ? 'safe water' : `water with ${entry.wash.water}`}, ${formatCount(entry.wash.changes, 'change')}.`
     case 'way-chosen':

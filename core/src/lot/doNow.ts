@@ -5,6 +5,7 @@ import { CHARACTERS, plainWords } from '../flora/vocabulary'
 import { identityGate } from '../gates/identity'
 import { carriedOver } from '../identity/carriedOver'
 import { isHarmful } from '../identity/clear'
+import { worthNaming } from '../identity/mistakable'
 import { familyMarks, familyText, familyTold } from '../identity/familyMarks'
 import { countingTells, laterWords, lotClearance, shownLater } from '../identity/lotTells'
 import { freshnessOf } from '../freshness/freshness'
@@ -239,19 +240,19 @@ function lookNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
   if (needed && lot.firstCutAt === null) {
     if (mark !== undefined && marks !== undefined) return look(mark, [], familyText(marks))
     if (worth !== undefined && (untold || carried !== undefined)) {
-      const harmful = worth.rulesOut.filter((name) =>
-        clearance.standing.some((each) => each.taxon === name && isHarmful(each)),
+      const { named, others } = worthNaming(
+        taxon,
+        clearance.standing.filter((each) => isHarmful(each) && worth.rulesOut.includes(each.taxon)),
       )
-      const listed = new Set(taxon.lookalikes.map(({ scientificName }) => scientificName))
-      const names = harmful
-        .toSorted((a, b) => Number(listed.has(b)) - Number(listed.has(a)))
-        .map((name) => findTaxon(context.catalogue, name))
-        .flatMap((each) => (each === undefined ? [] : [nameInText(each)]))
+      const names = named.flatMap((each) => {
+        const record = findTaxon(context.catalogue, each.taxon)
+        return record === undefined ? [] : [nameInText(record)]
+      })
       return look(
         worth.character,
         worth.rulesOut,
         carried === undefined
-          ? (inPlaceOf(worth.character, clearance.missing, lot, context) ?? rulesOutText(names))
+          ? (inPlaceOf(worth.character, clearance.missing, lot, context) ?? rulesOutText(names, others))
           : `Known from this patch (lot ${carried.fromCode}): one tell is looked at live each day.`,
       )
     }
@@ -310,10 +311,11 @@ function inPlaceOf(character: string, missing: readonly string[], lot: LotState,
   return later === undefined ? undefined : laterWords(later)
 }
 
-function rulesOutText(names: readonly string[]): string {
-  if (names.length === 0) return 'A key tell.'
-  const more = names.length - NAMED_AT_MOST
-  return `It helps to rule out ${formatList(more > 0 ? [...names.slice(0, NAMED_AT_MOST), `${more} more`] : names)}.`
+function rulesOutText(names: readonly string[], others: number): string {
+  if (names.length === 0) return others === 0 ? 'A key mark.' : `It helps to rule out ${formatCount(others, 'plant')}.`
+  const more = Math.max(0, names.length - NAMED_AT_MOST) + others
+  const named = names.slice(0, NAMED_AT_MOST)
+  return `It helps to rule out ${formatList(more > 0 ? [...named, `${more} more`] : named)}.`
 }
 
 function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
@@ -386,7 +388,7 @@ function missedText({ step, missed, covered_g, toCover_g }: StepProgress): Pick<
   if (last === undefined || covered_g >= toCover_g) return {}
   const { load } = last.run
   const many = missed.length === 1 ? `Load ${load}` : `Load ${load}, of ${missed.length} that missed the limit`
-  return { missed: `${many} does not count: ${opNoun(step.op)} ${last.why}. Do it again.` }
+  return { missed: `${many} does not count for the ${opNoun(step.op)}: ${last.why}. Do it again.` }
 }
 
 /** What still stands that only washing answers, of a lot that was sorted dry; nothing once water was on it. */

@@ -159,6 +159,20 @@ function shortAct(kind: ReturnType<typeof doNow>['act']['kind']): string {
       return 'make safe'
     case 'sort':
       return 'sort'
+    case 'look':
+    case 'as-last-time':
+      return 'check a mark'
+    case 'attest':
+      return 'say if certain'
+    case 'count-stand':
+    case 'count-in-parts':
+      return 'count the plants'
+    case 'choose-way':
+      return 'choose a way'
+    case 'wash':
+      return 'wash'
+    case 'sort-strays':
+      return 'sort again'
     default:
       return 'go on with it'
   }

@@ -123,7 +123,7 @@ describe('a leach ended by taste', () => {
     runStep(pen, 'acorns', 'A', 6)
     leachBaths(pen, 'A', { protocol: 'hot baths', step: 5, count: 5, minutes: 16, taste: 0 })
     expect(see(pen, 'A', 'makeSafe').reasons).toContain(
-      'Load 1 does not count for the simmer: the baths before it were not finished. Do it again.',
+      'Load 1 does not count for the simmering: the baths before it were not finished. Do it again.',
     )
   })
   it('may be put off: dried in the shell it is stored as not yet food, opened, and leached then', () => {

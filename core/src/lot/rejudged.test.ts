@@ -14,7 +14,7 @@ function later(change: (use: Use) => Use): Catalogue {
     ),
   }
 }
-const LIMIT = /Make safe was open and is to do: Load 1 does not count for the blanch: .+ Do it again\.$/
+const LIMIT = /Make safe was open and is to do: Load 1 does not count for the blanching: .+ Do it again\.$/
 const longer = later((use) => ({
   ...use,
   protocols: use.protocols.map((protocol) => ({

@@ -279,7 +279,7 @@ describe('facts', () => {
     expect(serve(pen, 'A', 5)).toBe('taken')
     const kitchen = { name: 'Test kitchen', timeZone: 'UTC', burner: { power_W: 2200, efficiency: 0.55 }, pots_mL: [8000], waterTemp_C: 9, ice_g: 0 } // prettier-ignore
     pen.write({ type: 'kitchen-set', kitchen: { ...kitchen, elevation_m: 2600 } })
-    expect(serve(pen, 'A', 5)).toMatch(/Make safe is to do. Load 1 does not count for the blanch: The record accepts this boil up to 2,500 m/) // prettier-ignore
+    expect(serve(pen, 'A', 5)).toMatch(/Make safe is to do. Load 1 does not count for the blanching: The record accepts this boil up to 2,500 m/) // prettier-ignore
     // Another kitchen is another kitchen.
     const moved = makeSafeKind(bringInKind(opened(), 'nettle', 'A'), 'nettle', 'A')
     moved.write({ type: 'kitchen-set', kitchen: { ...kitchen, name: 'High hut', elevation_m: 2600 } })

@@ -46,7 +46,7 @@ describe('a plan for nettle tops', () => {
     ])
     expect(
       made.reasons.filter(({ about: which }) => which === 'identity').map(({ text }) => text.split(' is')[0]),
-    ).toEqual(['Mercurialis perennis (toxic)', 'Ageratina altissima (toxic)'])
+    ).toEqual(['Mercurialis perennis (poisonous)', 'Ageratina altissima (poisonous)'])
   })
   it('answers every hazard of more than a trace', () => {
     const hazards =
@@ -224,7 +224,7 @@ describe('a plan for nettle tops', () => {
     // A name that several plants share starts nothing; the worst stands first.
     expect(ask({ taxon: 'Indian poke' })).toMatchObject({
       verdict: 'refuse',
-      reasons: [{ text: 'taxon: “Indian poke” is what people call Veratrum viride (deadly) and Phytolacca acinosa (toxic). Ask by the scientific name.' }],
+      reasons: [{ text: 'taxon: “Indian poke” is what people call Veratrum viride (deadly) and Phytolacca acinosa (poisonous). Ask by the scientific name.' }],
       instead: 'its scientific name',
     }) // prettier-ignore
     expect(ask({ taxon: 'Rumex crispus' }).reasons[0]?.text).toBe(

@@ -1,5 +1,13 @@
 import { findTaxon, usesOf, type Catalogue } from '../flora/catalogue'
-import { SEVERITIES, type Goal, type Protocol, type Taxon, type Use, type UseHazard } from '../flora/taxon'
+import {
+  severityWord,
+  SEVERITIES,
+  type Goal,
+  type Protocol,
+  type Taxon,
+  type Use,
+  type UseHazard,
+} from '../flora/taxon'
 import { plainWords } from '../flora/vocabulary'
 import { doublesOf } from '../identity/clear'
 import { formatList, withCapital } from '../quantity/format'
@@ -217,7 +225,7 @@ function doubles(taxon: Taxon, use?: Use): readonly PlanReason[] {
     .map((double) => ({
       about: 'identity',
       rank: rankOfDouble(taxon, use, double),
-      text: `${double.scientificName} (${double.severity}) ${double.growsAmong === true ? 'grows among it' : 'is mistaken for it'}: ${double.tells.map((tell) => tell.replace(/\.$/, '')).join('; ')}.`,
+      text: `${double.scientificName} (${severityWord(double.severity)}) ${double.growsAmong === true ? 'grows among it' : 'is mistaken for it'}: ${double.tells.map((tell) => tell.replace(/\.$/, '')).join('; ')}.`,
     }))
 }
 
@@ -261,7 +269,7 @@ function unknownPlant(asked: string, { taxa }: Catalogue): Plan {
         .some((each) => each.toLowerCase() === name),
     )
     .toSorted((one, other) => SEVERITIES.indexOf(one.severity) - SEVERITIES.indexOf(other.severity))
-  const known = formatList(called.map(({ scientificName, severity }) => `${scientificName}${severity === 'harmless' ? '' : ` (${severity})`}`)) // prettier-ignore
+  const known = formatList(called.map(({ scientificName, severity }) => `${scientificName}${severity === 'harmless' ? '' : ` (${severityWord(severity)})`}`)) // prettier-ignore
   const text =
     called.length === 0
       ? `${asked} is not in the catalogue, so nothing about it can be said.`

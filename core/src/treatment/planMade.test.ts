@@ -265,7 +265,7 @@ const told = (over: Partial<PlanInput>, of?: string) =>
     .map(({ about, text }) => `${about} | ${text}`)
 const DOUBLES = [
   { about: 'identity', rank: 'know', text: 'Falsa mors (deadly) is mistaken for it: purple spots; a smell of mice.' },
-  { about: 'identity', rank: 'know', text: 'Falsa mala (toxic) is mistaken for it: milk.' },
+  { about: 'identity', rank: 'know', text: 'Falsa mala (poisonous) is mistaken for it: milk.' },
 ]
 const ALL_WAYS = 'on record for it: eat, dry, freeze, flour, syrup, pickle and infused oil'
 const COLD = { school: 'cold, then boiled' }

@@ -32,6 +32,7 @@ import { PlantField } from '../controls/PlantField'
 import { Field, NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { CutAtFields, cutAtSaid, dogsReach } from '../ground/CutAtFields'
+import { GrowthField, growthSeen } from '../lot/GrowthField'
 import { Refusal } from '../controls/Refusal'
 import { inUnits } from '../units/units'
 
@@ -92,6 +93,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
   const [mass, setMass] = useState('')
   const [picked, setPicked] = useState<string>('0')
   const [took, setTook] = useState('')
+  const [habit, setHabit] = useState<string>()
   const [cutAt, setCutAt] = useState<Partial<CutAt>>({})
   const [typed, setTyped] = useState<string>()
   const [tookTyped, setTookTyped] = useState<string>()
@@ -140,6 +142,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
       'Weighed in',
     )
     if (!noted.ok) return
+    if (habit !== undefined) await write(growthSeen(lot, habit), '')
     onDone()
     void navigate(`/lot/${lot}`)
   }
@@ -200,6 +203,7 @@ function WeighInForm({ onDone }: { onDone: () => void }) {
           />
         )}
       </Field>
+      <GrowthField value={habit} onChange={setHabit} />
       <Field label="From which patch" error={errorOf('patch')}>
         {(id) => (
           <Select

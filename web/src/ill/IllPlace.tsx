@@ -1,4 +1,5 @@
 import {
+  severityWord,
   alsoAte,
   formatDay,
   formatList,
@@ -123,7 +124,7 @@ function Doubles({ plants }: { plants: readonly EatenPlant[] }) {
   if (all.length === 0) return <p>No poisonous look-alike in our plant list. Still name every plant eaten.</p>
   return all.map(({ name, scientificName, severity }) => (
     <p key={scientificName} className={severity}>
-      {name}, <i>{scientificName}</i> ({severity})
+      {name}, <i>{scientificName}</i> ({severityWord(severity)})
     </p>
   ))
 }

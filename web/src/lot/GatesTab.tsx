@@ -1,4 +1,5 @@
 import {
+  doNow,
   formatDay,
   GATE_NAMES,
   GATE_STATE_WORDS,
@@ -26,6 +27,8 @@ export function GatesTab({
 }) {
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const [first] = views
+  // Once on a page: with a look or the certainty to be said they stand above.
+  const doublesShown = ['look', 'attest'].includes(doNow(lot, context).act.kind)
   return (
     <div className="gates-tab">
       <ul className="gate-list">
@@ -46,7 +49,7 @@ export function GatesTab({
         ))}
       </ul>
       <div>
-        <Doubles lot={lot} context={context} />
+        {!doublesShown && <Doubles lot={lot} context={context} />}
         <table className="doubles">
           <caption>What you looked at</caption>
           <tbody>

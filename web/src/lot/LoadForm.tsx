@@ -109,17 +109,17 @@ export function LoadForm({
             <dd>{formatVolume(planned.water_mL ?? 0)}</dd>
           </div>
           <div>
-            <dt>boils again after</dt>
+            <dt>Back to the boil in</dt>
             <dd>{planned.loads.recovery_s} s</dd>
           </div>
           <div>
-            <dt>{toGo === 1 ? 'load to go' : 'loads to go'}</dt>
+            <dt>{toGo === 1 ? 'load left' : 'loads left'}</dt>
             <dd>{toGo}</dd>
           </div>
         </dl>
       )}
       <NumberField
-        label={`Load ${act.load}: put in`}
+        label={`Food in load ${act.load}`}
         unit="g"
         value={mass}
         onChange={setMass}

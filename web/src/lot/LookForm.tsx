@@ -1,9 +1,11 @@
 import {
+  severityWord,
   CHARACTERS,
   clear,
   commonName,
   FALLS,
   findTaxon,
+  formatCount,
   lotClearance,
   plainWords,
   strandsOf,
@@ -11,6 +13,7 @@ import {
   type LotState,
   type Taxon,
   type TellFact,
+  worthNaming,
 } from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
@@ -111,21 +114,26 @@ function DoublesOf({ lot, taxon, context }: { lot: LotState; taxon: Taxon; conte
   const clearance = lotClearance(lot, taxon, context)
   const all = clear({ taxon: taxon.scientificName, observed: {} }, context.catalogue).standing
   const listed = new Set(taxon.lookalikes.map(({ scientificName }) => scientificName))
-  const standing = new Set(clearance.standing.map((each) => each.taxon))
-  // What it is ordinarily taken for, and of all others only what still stands.
-  const harmful = all
-    .filter((each) => each.severity !== 'harmless' && (listed.has(each.taxon) || standing.has(each.taxon)))
+  // What it is ordinarily taken for, and of all others only what nothing seen speaks against.
+  const harmful = clearance.standing.filter(({ severity }) => severity !== 'harmless')
+  const { named, others } = worthNaming(taxon, harmful)
+  const shownNames = new Set([
+    ...listed,
+    ...named.slice(0, Math.max(listed.size, DOUBLES_SHOWN)).map((each) => each.taxon),
+  ])
+  const shown = all
+    .filter((each) => each.severity !== 'harmless' && shownNames.has(each.taxon))
     .toSorted((a, b) => Number(listed.has(b.taxon)) - Number(listed.has(a.taxon)))
-  const shown = harmful.slice(0, Math.max(listed.size, DOUBLES_SHOWN))
+  const more = others + named.filter((each) => !shownNames.has(each.taxon)).length
   return (
     <table className="doubles">
       <caption>
-        What it could be taken for · <Link to={`/lot/${lot.id}/tells`}>see them side by side</Link>
+        Look-alikes · <Link to={`/lot/${lot.id}/tells`}>see them side by side</Link>
       </caption>
       <thead>
         <tr>
           <th scope="col">Plant</th>
-          <th scope="col">Eaten in mistake</th>
+          <th scope="col">If eaten by mistake</th>
           <th scope="col">Ruled out by</th>
         </tr>
       </thead>
@@ -139,7 +147,7 @@ function DoublesOf({ lot, taxon, context }: { lot: LotState; taxon: Taxon; conte
               <th scope="row">
                 {record === undefined ? name : commonName(record)} <i>{name}</i>
               </th>
-              <td>{severity}</td>
+              <td>{severityWord(severity)}</td>
               <td>
                 {now === undefined || now.ruledOutBy.length === 0
                   ? 'Not ruled out yet'
@@ -149,10 +157,10 @@ function DoublesOf({ lot, taxon, context }: { lot: LotState; taxon: Taxon; conte
           )
         })}
       </tbody>
-      {harmful.length > shown.length && (
+      {more > 0 && (
         <tfoot>
           <tr>
-            <td colSpan={3}>{harmful.length - shown.length} more harmful plants are not ruled out yet.</td>
+            <td colSpan={3}>{formatCount(more, 'more harmful plant')} not ruled out yet.</td>
           </tr>
         </tfoot>
       )}

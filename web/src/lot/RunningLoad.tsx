@@ -138,7 +138,7 @@ export function RunningLoad({
         </HoldButton>
         {measure === 'rolling-boil' && (
           <Button size="large" onClick={() => end('off-boil')}>
-            It went off the boil
+            The boil stopped
           </Button>
         )}
         <Button size="large" onClick={() => end('stopped')}>

@@ -125,7 +125,7 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
       </div>
       <Refusal sentence={otherError(FIELDS)} wide />
       <Button type="primary" size="large" onClick={() => void submit()}>
-        Sorted
+        Save the sorting
       </Button>
       <p className="caution wide">After this, marks you save no longer count for Identity.</p>
     </div>

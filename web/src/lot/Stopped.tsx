@@ -1,4 +1,5 @@
 import {
+  severityWord,
   couldBe,
   findTaxon,
   commonName,
@@ -32,7 +33,7 @@ export function Stopped({ lot, context }: { lot: LotState; context: JudgeContext
             .slice(0, NAMED_AT_MOST)
             .map(({ name, severity }) => {
               const taxon = findTaxon(context.catalogue, name)
-              return `${taxon === undefined ? name : commonName(taxon)} (${severity})`
+              return `${taxon === undefined ? name : commonName(taxon)} (${severityWord(severity)})`
             })
             .join(', ')}
           {harmful.length > NAMED_AT_MOST && ` and ${harmful.length - NAMED_AT_MOST} more`}.

@@ -31,8 +31,7 @@ export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContex
           {ahead.map((step, index) => (
             <li key={`${step.op}${index}`}>
               <strong>
-                {plainWords(step.op)}
-                {step.critical && step.op !== 'sort' && <span className="tag"> · MUST</span>}
+                {plainWords(step.op)} {step.critical && step.op !== 'sort' && <span className="tag">MUST</span>}
               </strong>
               <StepFigures step={step} />
             </li>

@@ -1,4 +1,5 @@
 import {
+  severityWord,
   allowanceFor,
   commonName,
   countedAs,
@@ -38,6 +39,7 @@ import { Choice } from '../controls/Choice'
 import { NumberField, readField } from '../controls/Field'
 import { useNote } from '../controls/useNote'
 import { CutAtFields, cutAtSaid, dogsReach } from '../ground/CutAtFields'
+import { GrowthField, growthSeen } from '../lot/GrowthField'
 import { CutDrawing } from '../drawing/CutDrawing'
 import { GateIcon } from '../drawing/GateMark'
 import { DugFields, dugFault, dugMeant, dugSaid, type DugTyped } from '../take/DugFields'
@@ -174,7 +176,7 @@ function Picking({ line, outing }: { line: FieldLine; outing: string }) {
           {formatList(
             doubles.map(({ scientificName, severity }) => {
               const other = findTaxon(catalogue, scientificName)
-              return `${other === undefined ? scientificName : commonName(other)} (${severity})`
+              return `${other === undefined ? scientificName : commonName(other)} (${severityWord(severity)})`
             }),
           )}
           .
@@ -219,6 +221,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
   const [others, setOthers] = useState(false)
   const [fault, setFault] = useState<string>()
   const [cutAt, setCutAt] = useState<Partial<CutAt>>({})
+  const [habit, setHabit] = useState<string>()
   const asked = dogsReach(wish, { book, catalogue })
   const pieceMass_g = use.pieceMass_g
   const digs = removalOf(wish.part) === 'whole'
@@ -242,10 +245,10 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
     const amount = readField(typed.amount)
     const took = typed.took.trim() === '' ? undefined : readField(typed.took)
     const wrong = [
-      ['Stood there', stood],
+      ['You saw growing here', stood],
       [digs ? 'Holes you dug' : 'You cut', cut],
-      ['With somebody living on them', hosts],
-      ['Cut by others', stumps],
+      ['With insects, eggs or nests', hosts],
+      ['Already cut by others', stumps],
       ['Minutes it took', took],
       [by === 'weight' ? 'Weight' : 'Pieces', amount],
     ].find((each): each is [string, { error: string }] => typeof each[1] === 'object' && 'error' in each[1])
@@ -255,7 +258,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
     const wrongDug = digs ? dugFault(dug) : undefined
     if (wrongDug !== undefined) return setFault(wrongDug)
     if (amount.value <= 0) return setFault(`${by === 'weight' ? 'Weight' : 'Pieces'}: more than nothing.`)
-    if (cut.value > stood.value) return setFault(`You cut: not more than the ${grouped(stood.value)} that stood there.`)
+    if (cut.value > stood.value) return setFault(`You cut: not more than the ${grouped(stood.value)} that grew there.`)
     setFault(undefined)
     const { clock } = useBook.getState()
     const code = nextLotCode(book, clock.book_ms)
@@ -277,6 +280,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
       '',
     )
     if (!weighed.ok) return
+    if (habit !== undefined) await write(growthSeen(lot, habit), '')
     const counted = await write(
       {
         type: 'stand-counted',
@@ -332,6 +336,7 @@ function BringIn({ line, outing, onDone }: { line: FieldLine; outing: string; on
       </Checkbox>
       {others && field('stumps', 'Already cut by others (stumps)', countedAs(wish.part))}
       {field('cut', digs ? 'Holes you dug' : 'You cut', digs ? 'holes' : countedAs(wish.part))}
+      <GrowthField value={habit} onChange={setHabit} />
       {asked && <CutAtFields value={cutAt} onChange={setCutAt} />}
       {pieceMass_g !== undefined && (
         <Choice

@@ -1,4 +1,5 @@
 import {
+  severityWord,
   addDays,
   commonName,
   dayOf,
@@ -397,7 +398,7 @@ function Line({ line, catalogue }: { line: OutingLine; catalogue: Catalogue }) {
           A container of its own. Taken for it:{' '}
           {choice.doubles
             .slice(0, 4)
-            .map(({ scientificName, severity }) => `${nameOf(scientificName, catalogue)} (${severity})`)
+            .map(({ scientificName, severity }) => `${nameOf(scientificName, catalogue)} (${severityWord(severity)})`)
             .join(', ')}
           .
         </p>

@@ -1,4 +1,5 @@
 import {
+  severityWord,
   CHARACTERS,
   commonName,
   findTaxon,
@@ -50,8 +51,9 @@ export default function FieldCard() {
             <i>{taxon.scientificName}</i> · {taxon.family}
           </p>
           <p>
-            {taxon.neverFood === undefined ? foodWords(taxon) : `Never food (${taxon.severity}).`} Met on{' '}
-            {formatCount(meetingsNeeded(taxon), 'day')} at least before it is eaten. Nearly certain is not certain.
+            {taxon.neverFood === undefined ? foodWords(taxon) : `Never food (${severityWord(taxon.severity)}).`}{' '}
+            {taxon.neverFood === undefined &&
+              `Do not eat it before ${formatCount(meetingsNeeded(taxon), 'sure day')}. Nearly certain is not certain.`}
             {taxon.crossesWith !== undefined &&
               ` It crosses with ${formatList(taxon.crossesWith)}: such a plant shows marks of both.`}
           </p>

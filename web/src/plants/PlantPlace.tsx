@@ -1,4 +1,5 @@
 import {
+  severityWord,
   CHARACTERS,
   commonName,
   dishesAtTable,
@@ -94,7 +95,7 @@ export default function PlantPlace() {
             <Verdicts taxon={taxon} />
           ) : (
             <p className="refusal">
-              <strong>Never food ({taxon.severity}).</strong> {taxon.neverFood}
+              <strong>Never food ({severityWord(taxon.severity)}).</strong> {taxon.neverFood}
             </p>
           )}
           <p>
@@ -168,7 +169,7 @@ const monthDay = (text: string) => `${Number(text.slice(3))} ${MONTHS[Number(tex
 function Tells({ taxon }: { taxon: Taxon }) {
   return (
     <section className="card">
-      <h2>How it is told</h2>
+      <h2>How to know it</h2>
       <p className="soft">
         Key tells first. Every state that the plant shows.{' '}
         {taxon.neverFood === undefined
@@ -213,7 +214,7 @@ function TakenFor({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
                   ) : (
                     <Link to={`/plant/${encodeURIComponent(scientificName)}`}>{commonName(other)}</Link>
                   )}{' '}
-                  <i>{scientificName}</i> <span className="tag">{severity}</span>
+                  <i>{scientificName}</i> <span className="tag">{severityWord(severity)}</span>
                 </h3>
                 <p>{inUnits(why)}</p>
                 <ul>

@@ -1,4 +1,13 @@
-import { commonName, formatCount, partingTells, plainWords, searchPlants, type PlantHit, type Taxon } from '@ellop/core'
+import {
+  severityWord,
+  commonName,
+  formatCount,
+  partingTells,
+  plainWords,
+  searchPlants,
+  type PlantHit,
+  type Taxon,
+} from '@ellop/core'
 import { Input } from 'antd'
 import { useDeferredValue, useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
@@ -128,6 +137,6 @@ function PlantLine({ hit: { taxon, name, uses } }: { hit: PlantHit }) {
 export const plantPath = ({ scientificName }: Taxon) => `/plant/${encodeURIComponent(scientificName)}`
 
 function standingOf({ role, severity, uses }: Taxon): string {
-  if (role === 'danger') return `${severity}: never food`
+  if (role === 'danger') return `${severityWord(severity)}: never food`
   return uses.some(({ verdict }) => verdict !== 'never') ? 'some of it is food' : 'not food here'
 }

@@ -13,7 +13,9 @@ import {
   packView,
   rawPerServed,
   shutFor,
+  formatList,
   GATE_NAMES,
+  GATE_STATE_WORDS,
   withCapital,
   type Gate,
   type EaterState,
@@ -168,6 +170,7 @@ function Serving({
   const served = food.pack === null ? food.lot : packAsLot(food.lot, food.pack)
   const eaters = Object.values(context.book.house.eaters)
   const verdicts = eaters.map((eater) => ({ eater, verdict: eaterVerdict(served, context, eater.id) }))
+  const shared = saidOfSeveral(verdicts)
   const shut = shutFor('serve', served, context, { serve: { portions: [], pack: food.pack } }).filter(
     ({ gate }) => gate !== 'plate',
   )
@@ -244,7 +247,7 @@ function Serving({
         )}
         {shut.map(({ gate, state, reasons }) => (
           <p key={gate} className="refusal">
-            {GATE_NAMES[gate]} is {state}. {inUnits(reasons.join(' '))}
+            {GATE_NAMES[gate]} is {GATE_STATE_WORDS[state]}. {inUnits(reasons.join(' '))}
           </p>
         ))}
         <ul className="eaters">
@@ -259,11 +262,7 @@ function Serving({
                 {eater.kind !== 'adult' && <span className="tag quiet">{eater.kind}</span>}
               </Checkbox>
               <div className="eater-says">
-                {verdict.reasons.length === 0 ? (
-                  <p>No caution known for {eater.name}.</p>
-                ) : (
-                  verdict.reasons.map((reason) => <p key={reason}>{inUnits(withoutName(reason, eater.name))}</p>)
-                )}
+                <EaterSays verdict={verdict} served={served} name={eater.name} shared={shared} />
               </div>
               {portions[eater.id] === undefined ? (
                 <button
@@ -284,6 +283,16 @@ function Serving({
             </li>
           ))}
         </ul>
+        {shared.length > 0 && (
+          <details className="shared-says">
+            <summary>Why these amounts</summary>
+            {shared.map(({ why, names }) => (
+              <p key={why}>
+                <strong>{formatList(names)}:</strong> {inUnits(why)}
+              </p>
+            ))}
+          </details>
+        )}
         {(fault ?? otherError(['dish'])) !== undefined && (
           <p className="refusal" role="alert">
             {fault ?? otherError(['dish'])}
@@ -304,6 +313,49 @@ function Serving({
       </section>
       {asking !== undefined && <AskEater eater={asking} onClose={() => setAsking(undefined)} />}
     </div>
+  )
+}
+
+interface SaidOnce {
+  readonly why: string
+  readonly names: readonly string[]
+}
+
+/** What holds for several who may have of it, once, with who they are. */
+function saidOfSeveral(verdicts: readonly { readonly verdict: EaterVerdict }[]): readonly SaidOnce[] {
+  const open = verdicts.map(({ verdict }) => verdict).filter(({ state }) => state === 'open')
+  const all = [...new Set(open.flatMap(({ because }) => because))]
+  return all
+    .map((why) => ({ why, names: open.filter(({ because }) => because.includes(why)).map(({ name }) => name) }))
+    .filter(({ names }) => names.length > 1)
+}
+
+/** No in red; what is to be asked; or how much, and what is for this eater alone to mind. */
+function EaterSays({
+  verdict,
+  served,
+  name,
+  shared,
+}: {
+  verdict: EaterVerdict
+  served: LotState
+  name: string
+  shared: readonly SaidOnce[]
+}) {
+  if (verdict.state !== 'open')
+    return verdict.reasons.map((reason) => <p key={reason}>{inUnits(withoutName(reason, name))}</p>)
+  const own = verdict.because.filter((why) => !shared.some((each) => each.why === why))
+  const capped = Number.isFinite(verdict.most_g)
+  return (
+    <>
+      {capped && <p className="up-to">Up to {formatAmount(served, verdict.most_g)} now</p>}
+      {[...own, ...verdict.theirs].map((why) => (
+        <p key={why}>
+          <span className="tag quiet">MIND</span> {inUnits(why)}
+        </p>
+      ))}
+      {!capped && own.length + verdict.theirs.length === 0 && <p>No caution known for {name}.</p>}
+    </>
   )
 }
 

@@ -1,4 +1,12 @@
-import { findTaxon, isHarmful, type Catalogue, type Clearance, type Taxon } from '@ellop/core'
+import {
+  severityWord,
+  findTaxon,
+  formatCount,
+  isHarmful,
+  type Catalogue,
+  type Clearance,
+  type Taxon,
+} from '@ellop/core'
 import type { Rival } from './SideBySide'
 
 const SHOWN = 3
@@ -9,7 +17,7 @@ export function rivalsOf(claimed: Taxon, clearance: Clearance, catalogue: Catalo
   const all = [
     ...clearance.standing.map((each) => ({ ...each, out: false })),
     ...clearance.ruledOut.map((each) => ({ ...each, out: true })),
-  ].filter((each) => isHarmful(each) || listed.has(each.taxon))
+  ].filter((each) => listed.has(each.taxon) || (isHarmful(each) && each.ruledOutBy.length === 0))
   const worth = (each: (typeof all)[number]) =>
     (listed.has(each.taxon) ? 4 : 0) + (each.out ? 0 : 3) + (each.severity === 'deadly' ? 1 : 0)
   return all
@@ -18,7 +26,7 @@ export function rivalsOf(claimed: Taxon, clearance: Clearance, catalogue: Catalo
     .flatMap(({ taxon: name, severity, ruledOutBy, needed, out }): readonly Rival[] => {
       const taxon = findTaxon(catalogue, name)
       if (taxon === undefined) return []
-      const times = ruledOutBy.length === 0 ? 'stands' : `ruled out ${ruledOutBy.length} of ${needed} times`
-      return [{ taxon, out, says: out ? 'ruled out' : `${severity}: ${times}` }]
+      const times = `not ruled out, ${formatCount(needed - ruledOutBy.length, 'more mark')} needed`
+      return [{ taxon, out, says: out ? 'ruled out' : `${severityWord(severity)}: ${times}` }]
     })
 }
