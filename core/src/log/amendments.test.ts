@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { amendPreview } from '../lot/held'
 import { illnessReport } from '../meal/illness'
-import { bringIn, cook, household, load, Pen } from '../test/pen'
+import { bringIn, cook, household, load, Pen, weighIn } from '../test/pen'
 import { asDated, isAmendment } from './amendments'
 import type { Entry } from './entries'
 import type { Redated } from './entries/redated'
@@ -123,6 +123,14 @@ describe('a re-dated entry', () => {
       'to: That moment is still to come. Give a time that has passed.',
     )
     expect(says(redate(pen, dish, dish.at))).toBe('to: That is the time it has already.')
+    // A lot that stood in the cold before it was one would have stood nowhere.
+    const cold = household(new Pen())
+    weighIn(cold)
+    cold.write({ type: 'placed', lot: 'A', place: 'cold', temp_C: 4 })
+    cold.wait(5)
+    expect(says(redate(cold, find(cold, 'weighed-in'), cold.now))).toBe(
+      'to: Lot A was put somewhere before that. Change the time of that first.',
+    )
     expect(says(redate(pen, find(pen, 'plant-met'), '2020-05-16T07:00:00.000Z'))).toBe('taken')
     const [begun, done] = [find(pen, 'step-begun'), find(pen, 'step-done')]
     expect(says(redate(pen, begun, pen.now))).toBe('to: It cannot end before it began.')
