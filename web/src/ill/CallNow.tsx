@@ -2,11 +2,20 @@ import type { HelpNumbers } from '@ellop/core'
 
 /** What to do before anything else; it needs no book, and no number that was entered. */
 export function CallNow({ numbers }: { numbers?: HelpNumbers | null | undefined }) {
+  const none = [numbers?.emergency, numbers?.poisonCentre, numbers?.doctor].every((each) => (each ?? '') === '')
   return (
     <section className="ill-first">
       <h1>If somebody is ill</h1>
       <p className="ill-call">Call now. Do not wait for it to pass, and do not make anybody vomit.</p>
       <dl className="ill-numbers">
+        {none && (
+          <div>
+            <dt>Emergency</dt>
+            <dd>
+              <em>No number saved. Dial your country’s emergency number now.</em>
+            </dd>
+          </div>
+        )}
         <CallNumber title="Emergency" value={numbers?.emergency} />
         <CallNumber title="Poison centre" value={numbers?.poisonCentre} />
         <CallNumber title="Doctor" value={numbers?.doctor} />
@@ -24,16 +33,14 @@ export function CallNow({ numbers }: { numbers?: HelpNumbers | null | undefined 
   )
 }
 
-function CallNumber({ title, value }: { title: string; value: string | undefined }) {
+/** A number that was saved; of one that was not, nothing: where there is none at all that is said once. */
+function CallNumber({ title, value = '' }: { title: string; value: string | undefined }) {
+  if (value === '') return null
   return (
     <div>
       <dt>{title}</dt>
       <dd>
-        {value === undefined || value === '' ? (
-          <em>No number saved. Dial your country’s emergency number now.</em>
-        ) : (
-          <a href={`tel:${value}`}>{value}</a>
-        )}
+        <a href={`tel:${value}`}>{value}</a>
       </dd>
     </div>
   )
