@@ -2,13 +2,12 @@ import type { HelpNumbers } from '@ellop/core'
 
 /** What to do before anything else; it needs no book, and no number that was entered. */
 export function CallNow({ numbers }: { numbers?: HelpNumbers | null | undefined }) {
-  const none = [numbers?.emergency, numbers?.poisonCentre, numbers?.doctor].every((each) => (each ?? '') === '')
   return (
     <section className="ill-first">
       <h1>If somebody is ill</h1>
       <p className="ill-call">Call now. Do not wait for it to pass, and do not make anybody vomit.</p>
       <dl className="ill-numbers">
-        {none && (
+        {(numbers?.emergency ?? '') === '' && (
           <div>
             <dt>Emergency</dt>
             <dd>
@@ -33,7 +32,7 @@ export function CallNow({ numbers }: { numbers?: HelpNumbers | null | undefined 
   )
 }
 
-/** A number that was saved; of one that was not, nothing: where there is none at all that is said once. */
+/** A number that was saved; of one that was not, nothing: that of the country’s emergency service stands above. */
 function CallNumber({ title, value = '' }: { title: string; value: string | undefined }) {
   if (value === '') return null
   return (
