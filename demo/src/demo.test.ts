@@ -51,11 +51,11 @@ describe('the demonstration book', () => {
   it('has something due, in order, and accounts for every gram', () => {
     expect(dueList(context).map(({ act }) => act)).toEqual([
       'Acorns: change the water',
-      'Sea beet leaves: go on with it',
+      'Sea beet leaves: count the plants',
       'Nettle tops: make safe',
       'Small nettle tops: sort',
-      'Nettle tops: go on with it',
-      'Ramsons leaves: go on with it',
+      'Nettle tops: check a mark',
+      'Ramsons leaves: check a mark',
     ])
     for (const lot of book.lots.values()) {
       const { picked_g, takenUp_g, left, inHand_g } = massBalance(lot)
