@@ -351,7 +351,7 @@ function EaterSays({
       {capped && <p className="up-to">Up to {formatAmount(served, verdict.most_g)} now</p>}
       {[...own, ...verdict.theirs].map((why) => (
         <p key={why}>
-          <span className="tag quiet">MIND</span> {inUnits(why)}
+          <span className="tag quiet">MIND</span> {inUnits(withoutName(why, name))}
         </p>
       ))}
       {!capped && own.length + verdict.theirs.length === 0 && <p>No caution known for {name}.</p>}
