@@ -55,15 +55,18 @@ test('telling: each state is drawn, nobody’s marks lead the answer, a wrong st
   await expect(gate).toContainText('To do')
   const question = page.locator('.tells-next h2')
   const asked = (await question.textContent()) ?? ''
-  const label = asked.includes('feel') ? 'Feel of the leaf' : 'nothing'
+  const label = asked.includes('join the stem') ? 'Leaf base' : 'nothing'
   // What is being asked stands in no row beside it.
   await expect(page.locator('.side-by-side tbody')).not.toContainText(label)
   await expect(page.locator('.tells-next .tile svg').first()).toBeVisible()
-  await page.getByRole('group', { name: 'What you see' }).getByRole('button', { name: 'leathery', exact: true }).click()
+  await page
+    .getByRole('group', { name: 'What you see' })
+    .getByRole('button', { name: 'a sheath round the stem', exact: true })
+    .click()
   await page.getByRole('button', { name: 'That is what I see' }).click()
   await expect(gate).toContainText('Closed: it is not this plant')
-  await expect(gate).toContainText('you saw leathery; ramsons has thin')
-  await expect(page.locator('.side-by-side tbody')).toContainText('Feel of the leaf')
+  await expect(gate).toContainText('you saw a sheath round the stem; ramsons has stalked')
+  await expect(page.locator('.side-by-side tbody')).toContainText('Leaf base')
   await expect(page.getByRole('img', { name: 'speaks against it' }).first()).toBeVisible()
 })
 
@@ -97,7 +100,7 @@ test('a plant of one’s own: never beside a record, told from all that harms, a
   await expect(page.getByRole('alert')).toHaveText(
     'Choose at least 4 key tells that do not hang together; now there are 1.',
   )
-  await show('Leaf shape', 'kidney')
+  await show('Leaf shape', 'kidney-shaped')
   await show('Leaf surface', 'mealy')
   await show('Stem, cut across', 'three angled')
   await show('Crushed scent', 'cucumber')

@@ -44,15 +44,15 @@ test('a station that fails is told, and the season stands on usual temperatures'
 test('a book of one’s own takes weather from a file, all of it or nothing', async ({ page }) => {
   await startOwn(page, 'Reed house', 'Una', 40)
   await follow(page, '/season')
-  await expect(page.getByText('no weather has been taken into this book')).toBeVisible()
+  await expect(page.getByText('no weather is in this book yet')).toBeVisible()
   const take = (name: string, content: string) =>
     page.getByLabel('A weather file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) })
   await take('bad.csv', 'day,min,max\n2026-05-01,4,12\n2026-05-02,9,3\n')
   await expect(page.getByText('Row 3: the least, 9 °C, is more than the most, 3 °C. Nothing was taken.')).toBeVisible()
-  await expect(page.getByText('no weather has been taken into this book')).toBeVisible()
+  await expect(page.getByText('no weather is in this book yet')).toBeVisible()
   await take('good.csv', 'Datum;Tmin;Tmax\n2026-05-01;4,5;12\n2026-05-04;3;11,2\n')
   await expect(page.getByText('2 days of weather taken; 2 days missing in between')).toBeVisible()
-  await expect(page.getByText('By 2 measured days')).toBeVisible()
+  await expect(page.getByText('Weather: 2 days')).toBeVisible()
 })
 
 test('the stand over thirty years stands beside the share, leaves and whole plants compared', async ({ page }) => {
