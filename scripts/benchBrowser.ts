@@ -92,14 +92,14 @@ export async function benchBrowser(large: readonly Entry[], referenceNow: () => 
       await dialog.getByLabel('Day').fill('2027-05-16')
       await dialog.getByLabel('Time').fill(`14:0${round + 1}`)
       await dialog.getByLabel('Why').fill('the clock was wrong')
-      const redate = desk.getByRole('button', { name: 'Hold: change the time' })
+      const redate = desk.getByRole('button', { name: 'Press and hold to change the time' })
       redated.push(await scripting(desk, await pressed(desk, redate), 'Time changed'))
       await desk
         .getByRole('button', { name: /^Strike out: Sorted/ })
         .first()
         .click()
       await dialog.getByLabel('Why').fill('not so')
-      const strike = desk.getByRole('button', { name: 'Hold: strike it out' })
+      const strike = desk.getByRole('button', { name: 'Press and hold to cross out' })
       struck.push(await scripting(desk, await pressed(desk, strike), 'Struck out;'))
     }
     print('browser: date one back, scripting', redated[0] ?? 0, 'the first of a session')

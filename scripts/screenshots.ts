@@ -81,7 +81,7 @@ await shoot('palate', '/lot/27-004', DESK, async (page) => {
 await shoot('kitchen', '/kitchen?fast=10', DESK, async (page) => {
   const probe = page.locator('.instrument', { hasText: 'Probe thermometer' })
   await probe.getByRole('button', { name: 'Set it right' }).click()
-  await probe.getByRole('button', { name: 'That is it' }).click()
+  await probe.getByRole('button', { name: 'Save calibration' }).click()
   const scale = page.locator('.instrument', { hasText: 'Kitchen scale' })
   await scale.getByRole('button', { name: 'Set it right' }).click()
   await scale.locator('.steady').waitFor()
@@ -100,7 +100,7 @@ await shoot('rehearsal', '/rehearsal/guests-tonight', DESK, async (page) => {
   }
   await page.getByRole('button', { name: 'Taste a crumb' }).click()
   await page.getByText('What the forecast makes of your crumbs').waitFor()
-  await hold(page, page.getByRole('button', { name: 'Hold: it is good, serve it' }))
+  await hold(page, page.getByRole('button', { name: 'Press and hold to serve it' }))
   await page.locator('.rehearsal-end').waitFor()
   await page.waitForTimeout(800)
   await page.evaluate(() => window.scrollTo(0, 0))
