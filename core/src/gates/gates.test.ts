@@ -1069,6 +1069,11 @@ describe('Plate', () => {
     expect(most('adult', ['anticoagulant']).reasons[0]).toBe(
       'Di: up to 78 g now (the day’s limit is 100 g, weighed raw). Leafy greens carry vitamin K: keep the weekly amount steady and ask whoever doses the medicine. No figure is on record: one ordinary portion a day.',
     )
+    // Theirs, however many have it: never folded away with what holds for everybody.
+    const { because, theirs } = most('adult', ['anticoagulant'])
+    expect(because).toEqual([])
+    expect(theirs[0]).toMatch(/^The day’s limit is 100 g, weighed raw\. Leafy greens carry vitamin K/)
+    expect(most('adult', []).because[0]).toMatch(/^The day’s limit is 250 g, weighed raw\./)
     expect(most('adult', ['kidney-stone']).most_g).toBeCloseTo(100 / factor)
     expect(most('adult', ['kidney-disease']).most_g).toBeCloseTo(50 / factor)
     expect(most('adult', ['kidney-disease']).reasons).toHaveLength(1)

@@ -28,9 +28,9 @@ export interface EaterVerdict {
   /** The most of it as served, g; 0 where refused. */
   readonly most_g: number
   readonly reasons: readonly string[]
-  /** Why not more and what to mind, without name and amount: what is the same for several need be said once. None unless open. */
+  /** Why not more, of the plant and not of the person, without name and amount: for several it need be said once. None unless open. */
   readonly because: readonly string[]
-  /** What is so for them alone today: a first taste, what they once said. */
+  /** What is so for them: every caution for what they have, a first taste, what they once said. */
   readonly theirs: readonly string[]
 }
 
@@ -209,6 +209,9 @@ function plantVerdict(
   const limits = [...left, ...(first === undefined ? [] : [first])]
   const [tightest] = limits.toSorted((a, b) => a.left_g - b.left_g)
   const most_g = tightest?.left_g ?? Infinity
+  const limitSays = tightest === undefined || tightest.because === '' ? [] : [tightest.because]
+  // What is held against them by an illness is never folded away with what holds for everybody.
+  const ofPlant = !cautions.some(({ why }) => tightest?.why.startsWith(why) === true)
   const minded = (except?: string) =>
     cautions
       .filter(({ why }) => except === undefined || !except.startsWith(why))
@@ -218,11 +221,12 @@ function plantVerdict(
     most_g,
     reasons: [...minded(tightest?.why), ...(tightest === undefined ? [] : [tightest.says(upTo(lot, tightest.left_g))])],
     cautions: minded(),
-    because: [
-      ...(tightest === undefined || tightest.because === '' ? [] : [tightest.because]),
+    because: ofPlant ? limitSays : [],
+    theirs: [
+      ...(ofPlant ? [] : limitSays),
       ...cautions.filter(({ why }) => tightest?.why.startsWith(why) !== true).map(({ why }) => why),
+      ...(first === undefined ? [] : ['First time with this plant: no more of it until tomorrow.']),
     ],
-    theirs: first === undefined ? [] : ['First time with this plant: no more of it until tomorrow.'],
   }
 }
 

@@ -140,14 +140,16 @@ function checkRedating(redating: Redated, log: BookLog, now: Instant): Proposal 
   if (lot.from.length > 0 && lot.from.every(({ at }) => to < at)) return no('to', 'That is before this lot came to be.')
   if (lot.weighedIn !== null && to < lot.weighedIn.pickedAt) return no('to', 'That is before it was picked.')
   // Where a lot stood before it was one nobody would count.
-  const stoodBefore = log.order.some(
-    (each) =>
-      (each.type === 'placed' || each.type === 'revived') &&
-      each.lot === entry.lot &&
-      !log.amendments.struck.has(each.id) &&
-      asDated(each, log.amendments).at < to,
-  )
-  if (entry.type === 'weighed-in' && stoodBefore && unbalanced.ok)
+  const stoodBefore =
+    entry.type === 'weighed-in' &&
+    log.order.some(
+      (each) =>
+        (each.type === 'placed' || each.type === 'revived') &&
+        each.lot === entry.lot &&
+        !log.amendments.struck.has(each.id) &&
+        asDated(each, log.amendments).at < to,
+    )
+  if (stoodBefore && unbalanced.ok)
     return no('to', `Lot ${lot.code} was put somewhere before that. Change the time of that first.`)
   const backwards = lot.runs.some(
     ({ entry: begun, begunAt, done }) =>
