@@ -47,6 +47,11 @@ export async function follow(page: Page, path: string): Promise<void> {
     history.pushState({}, '', to)
     dispatchEvent(new PopStateEvent('popstate'))
   }, path)
+  // A place that is still being fetched leaves the one before it standing: nothing is looked for until the new one stands.
+  const { pathname } = new URL(path, 'http://localhost')
+  await expect
+    .poll(async () => decodeURI((await page.locator('main').getAttribute('data-place')) ?? ''))
+    .toBe(decodeURI(pathname))
 }
 
 /** Presses and holds, as a hand does. */

@@ -210,7 +210,11 @@ test('six touches from weighing in to ready for the pot where plant and patch ar
   await touch(() => dialog.getByRole('button', { name: 'Weigh in' }).click())
   await expect(page.locator('.now-detail')).toContainText('Known from this patch (lot 27-004)')
   const question = (await page.locator('#now-title').textContent()) ?? ''
-  const answer = question.includes('leaves sit') ? 'opposite' : question.includes('leaf?') ? 'stinging hairs' : 'square'
+  const answer = question.includes('leaves sit')
+    ? 'in pairs (opposite)'
+    : question.includes('leaf?')
+      ? 'stinging hairs'
+      : 'square'
   await touch(() => page.getByRole('group', { name: 'What you see' }).getByRole('button', { name: answer }).click())
   await touch(() => hold(page, page.getByRole('button', { name: 'Press and hold: as last time, I am certain' })))
   await expect(page.locator('#now-title')).toHaveText('Now: blanch')

@@ -18,9 +18,13 @@ test('a plant is found by a misspelling and an older name; one name for several 
   await find.fill('roots in january')
   await expect(page.locator('.plant-list')).toContainText('Dandelion')
   await find.fill('qqzz')
-  await expect(page.getByRole('heading', { name: 'No plant of that name is on record' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'No plant called “qqzz” is on record' })).toBeVisible()
   await follow(page, '/plant/Planta%20ignota')
-  await expect(page.getByText('Nothing about it can be checked here')).toBeVisible()
+  await expect(page.getByText('Do not eat it by that name, not even a little to try')).toBeVisible()
+  // What to look at, and what whoever is at it surely knows in its weeks: nothing that is only on record, or that the deadly are taken for.
+  await expect(page.locator('.looks li')).toHaveCount(9)
+  await expect(page.locator('.known-now li')).toContainText(['Dandelion: leaf', 'Nettle: leafy top'])
+  await expect(page.locator('.known-now')).not.toContainText(/Elder|Ramsons|spruce/)
 })
 
 test('a plant’s page says what of it is food, what it is taken for and what one’s own book says; its card fits one page', async ({
@@ -37,13 +41,29 @@ test('a plant’s page says what of it is food, what it is taken for and what on
   await expect(said).toContainText('Repeated by most field books after them')
   await expect(said).toContainText('You have not gone this way yet.')
   await follow(page, '/plant/Conium%20maculatum')
-  await expect(page.locator('.refusal')).toContainText('Never food (deadly).')
+  await expect(page.locator('.plant-head .refusal')).toHaveText(/^Never food \(deadly\)\./)
   await follow(page, '/plant/Aegopodium%20podagraria/card')
   await expect(page.locator('.side-by-side thead')).toContainText('Poison hemlock')
   expect(await page.locator('.side-by-side .tell-drawing').count()).toBeGreaterThan(8)
   await page.emulateMedia({ media: 'print' })
   const pdf = await page.pdf({ format: 'A4', landscape: true })
   expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1)
+})
+
+test('a plant among which deadly ones grow says so before anything else; of a poison one part is food, and every other is named', async ({
+  page,
+}) => {
+  await openDemo(page, '/plant/Allium%20ursinum')
+  await expect(page.locator('.plant-head .refusal')).toHaveText(
+    'Deadly, and taken for it: autumn crocus, lily of the valley and white hellebore. Look at every piece by itself.',
+  )
+  await follow(page, '/plant/Podophyllum%20peltatum')
+  await expect(page.locator('.plant-head .refusal')).toContainText('Other parts and stages of it are deadly.')
+  await expect(page.locator('.verdicts tr.never').last()).toContainText(
+    'leaf, root, rhizome, stem, shoot, leafy top, seed, flower',
+  )
+  await follow(page, '/plant/Urtica%20dioica')
+  await expect(page.locator('.plant-head .refusal')).toHaveCount(0)
 })
 
 test('telling: each state is drawn, nobody’s marks lead the answer, a wrong state shuts the gate, and the reason is beside it', async ({
@@ -65,7 +85,7 @@ test('telling: each state is drawn, nobody’s marks lead the answer, a wrong st
     .click()
   await page.getByRole('button', { name: 'That is what I see' }).click()
   await expect(gate).toContainText('Closed: it is not this plant')
-  await expect(gate).toContainText('you saw a sheath round the stem; ramsons has stalked')
+  await expect(gate).toContainText('you saw a sheath round the stem; on ramsons it is stalked')
   await expect(page.locator('.side-by-side tbody')).toContainText('Leaf base')
   await expect(page.getByRole('img', { name: 'speaks against it' }).first()).toBeVisible()
 })
@@ -95,7 +115,7 @@ test('a plant of one’s own: never beside a record, told from all that harms, a
     await page.getByRole('group', { name: character }).getByRole('button', { name: state, exact: true }).click()
     await page.locator('.own-tells li').last().getByRole('checkbox').check()
   }
-  await show('How the leaves sit', 'whorled')
+  await show('How the leaves sit', 'in rings (whorled)')
   await record.click()
   await expect(page.getByRole('alert')).toHaveText(
     'Choose at least 4 key tells that do not hang together; now there are 1.',

@@ -62,6 +62,12 @@ export function nameInText(taxon: Taxon): string {
   return taxon.commonNames.en[0] ?? taxon.scientificName
 }
 
+/** The name a cook would say for a scientific one, inside a sentence; the scientific one where it is not on record. */
+export function nameInTextOf(scientificName: string, catalogue: Catalogue): string {
+  const taxon = findTaxon(catalogue, scientificName)
+  return taxon === undefined ? scientificName : nameInText(taxon)
+}
+
 /** The name a cook would say first, and the part: `Nettle tops`. */
 export function commonName(taxon: Taxon): string {
   return withCapital(nameInText(taxon))

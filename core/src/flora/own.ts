@@ -9,8 +9,8 @@ import {
 } from './poisonous'
 import { misspelt } from './search'
 import { formatList } from '../quantity/format'
-import { commonName, nameInText, findTaxon, type Catalogue } from './catalogue'
-import { severityWord, type Protocol, type Taxon, type Use } from './taxon'
+import { commonName, nameInTextOf, findTaxon, type Catalogue } from './catalogue'
+import { isPoisonous, severityWord, type Protocol, type Taxon, type Use } from './taxon'
 import { CHARACTERS, type Part, type Stage } from './vocabulary'
 
 /** A plant that a cook put on record by themselves: what nobody else has checked. */
@@ -59,7 +59,7 @@ export function refuseOwnPlant(
       scientificName.startsWith(`${genus} `) &&
       // Of a genus of food a poison that is shut out by its own name shuts out nothing else.
       !(FOOD_GENERA[genus] !== undefined && isPoisonousSpecies(scientificName)) &&
-      (neverFood !== undefined || severity === 'deadly' || severity === 'toxic'),
+      (neverFood !== undefined || isPoisonous({ severity })),
   )
   if (kin !== undefined)
     return no(
@@ -144,10 +144,7 @@ function notTold(own: OwnPlant, catalogue: Catalogue): ReturnType<typeof refuseO
   const observed = Object.fromEntries(own.keyCharacters.map((each) => [each, own.characters[each] ?? []]))
   const standing = judgeTells({ taxon: own.scientificName, observed }, withOwn).standing.filter(isHarmful)
   if (standing.length === 0) return undefined
-  const named = standing.slice(0, 3).map(({ taxon }) => {
-    const other = findTaxon(catalogue, taxon)
-    return other === undefined ? taxon : nameInText(other)
-  })
+  const named = standing.slice(0, 3).map(({ taxon }) => nameInTextOf(taxon, catalogue))
   const more = standing.length - named.length
   return {
     field: 'keyCharacters',

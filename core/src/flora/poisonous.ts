@@ -1,4 +1,5 @@
 import type { Catalogue } from './catalogue'
+import { isPoisonous } from './taxon'
 import { FAMILY_FLAGS } from './families'
 import { foldName } from './names'
 
@@ -72,7 +73,7 @@ export function poisonousGenera({ taxa }: Catalogue): readonly string[] {
       .map((each) => genusOf(each.scientificName)),
   )
   const bad = taxa
-    .filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
+    .filter(isPoisonous)
     // One that is shut out by its own name shuts out nothing else of its genus.
     .filter(({ scientificName }) => !isPoisonousSpecies(scientificName))
     .map((each) => genusOf(each.scientificName))

@@ -12,6 +12,7 @@ import aesculusHippocastanum from './records/aesculus-hippocastanum.json' with {
 import aethusaCynapium from './records/aethusa-cynapium.json' with { type: 'json' }
 import ageratinaAltissima from './records/ageratina-altissima.json' with { type: 'json' }
 import alliariaPetiolata from './records/alliaria-petiolata.json' with { type: 'json' }
+import alliumSativum from './records/allium-sativum.json' with { type: 'json' }
 import alliumTricoccum from './records/allium-tricoccum.json' with { type: 'json' }
 import alliumTriquetrum from './records/allium-triquetrum.json' with { type: 'json' }
 import alliumUrsinum from './records/allium-ursinum.json' with { type: 'json' }
@@ -37,6 +38,7 @@ import asarumEuropaeum from './records/asarum-europaeum.json' with { type: 'json
 import asclepiasSubverticillata from './records/asclepias-subverticillata.json' with { type: 'json' }
 import asclepiasSyriaca from './records/asclepias-syriaca.json' with { type: 'json' }
 import asiminaTriloba from './records/asimina-triloba.json' with { type: 'json' }
+import asparagusOfficinalis from './records/asparagus-officinalis.json' with { type: 'json' }
 import athyriumFilixFemina from './records/athyrium-filix-femina.json' with { type: 'json' }
 import atriplexPatula from './records/atriplex-patula.json' with { type: 'json' }
 import atriplexProstrata from './records/atriplex-prostrata.json' with { type: 'json' }
@@ -70,7 +72,9 @@ import cicutaMaculata from './records/cicuta-maculata.json' with { type: 'json' 
 import cicutaVirosa from './records/cicuta-virosa.json' with { type: 'json' }
 import cirsiumOleraceum from './records/cirsium-oleraceum.json' with { type: 'json' }
 import claytoniaPerfoliata from './records/claytonia-perfoliata.json' with { type: 'json' }
+import cochleariaDanica from './records/cochlearia-danica.json' with { type: 'json' }
 import colchicumAutumnale from './records/colchicum-autumnale.json' with { type: 'json' }
+import colocasiaEsculenta from './records/colocasia-esculenta.json' with { type: 'json' }
 import coniumMaculatum from './records/conium-maculatum.json' with { type: 'json' }
 import convallariaMajalis from './records/convallaria-majalis.json' with { type: 'json' }
 import corylusAvellana from './records/corylus-avellana.json' with { type: 'json' }
@@ -102,25 +106,31 @@ import euphorbiaPeplus from './records/euphorbia-peplus.json' with { type: 'json
 import fagusSylvatica from './records/fagus-sylvatica.json' with { type: 'json' }
 import ficariaVerna from './records/ficaria-verna.json' with { type: 'json' }
 import filipendulaUlmaria from './records/filipendula-ulmaria.json' with { type: 'json' }
+import foeniculumVulgare from './records/foeniculum-vulgare.json' with { type: 'json' }
 import fragariaVesca from './records/fragaria-vesca.json' with { type: 'json' }
 import frangulaAlnus from './records/frangula-alnus.json' with { type: 'json' }
 import galiumAparine from './records/galium-aparine.json' with { type: 'json' }
 import galiumOdoratum from './records/galium-odoratum.json' with { type: 'json' }
 import gaultheriaProcumbens from './records/gaultheria-procumbens.json' with { type: 'json' }
 import gaultheriaShallon from './records/gaultheria-shallon.json' with { type: 'json' }
+import ginkgoBiloba from './records/ginkgo-biloba.json' with { type: 'json' }
 import glauciumFlavum from './records/glaucium-flavum.json' with { type: 'json' }
 import glechomaHederacea from './records/glechoma-hederacea.json' with { type: 'json' }
+import glycyrrhizaGlabra from './records/glycyrrhiza-glabra.json' with { type: 'json' }
 import halimionePortulacoides from './records/halimione-portulacoides.json' with { type: 'json' }
 import hederaHelix from './records/hedera-helix.json' with { type: 'json' }
 import helianthusTuberosus from './records/helianthus-tuberosus.json' with { type: 'json' }
 import helleborusNiger from './records/helleborus-niger.json' with { type: 'json' }
 import helosciadiumNodiflorum from './records/helosciadium-nodiflorum.json' with { type: 'json' }
+import hemerocallisFulva from './records/hemerocallis-fulva.json' with { type: 'json' }
 import heracleumMantegazzianum from './records/heracleum-mantegazzianum.json' with { type: 'json' }
 import heracleumSphondylium from './records/heracleum-sphondylium.json' with { type: 'json' }
 import hippophaeRhamnoides from './records/hippophae-rhamnoides.json' with { type: 'json' }
+import hostaSieboldiana from './records/hosta-sieboldiana.json' with { type: 'json' }
 import humulusLupulus from './records/humulus-lupulus.json' with { type: 'json' }
 import hyacinthoidesNonScripta from './records/hyacinthoides-non-scripta.json' with { type: 'json' }
 import hydrangeaMacrophylla from './records/hydrangea-macrophylla.json' with { type: 'json' }
+import hylotelephiumTelephium from './records/hylotelephium-telephium.json' with { type: 'json' }
 import hyoscyamusNiger from './records/hyoscyamus-niger.json' with { type: 'json' }
 import hypochaerisRadicata from './records/hypochaeris-radicata.json' with { type: 'json' }
 import ilexAquifolium from './records/ilex-aquifolium.json' with { type: 'json' }
@@ -137,16 +147,22 @@ import lamiumAmplexicaule from './records/lamium-amplexicaule.json' with { type:
 import laporteaCanadensis from './records/laportea-canadensis.json' with { type: 'json' }
 import lathyrusLatifolius from './records/lathyrus-latifolius.json' with { type: 'json' }
 import lathyrusOdoratus from './records/lathyrus-odoratus.json' with { type: 'json' }
+import lathyrusSativus from './records/lathyrus-sativus.json' with { type: 'json' }
 import lethariaVulpina from './records/letharia-vulpina.json' with { type: 'json' }
 import ligustrumVulgare from './records/ligustrum-vulgare.json' with { type: 'json' }
 import lomatiumBicolor from './records/lomatium-bicolor.json' with { type: 'json' }
+import lomatiumCous from './records/lomatium-cous.json' with { type: 'json' }
 import lomatiumGrayi from './records/lomatium-grayi.json' with { type: 'json' }
 import loniceraXylosteum from './records/lonicera-xylosteum.json' with { type: 'json' }
+import lupinusAlbus from './records/lupinus-albus.json' with { type: 'json' }
 import lupinusPolyphyllus from './records/lupinus-polyphyllus.json' with { type: 'json' }
 import lysimachiaArvensis from './records/lysimachia-arvensis.json' with { type: 'json' }
 import malvaSylvestris from './records/malva-sylvestris.json' with { type: 'json' }
+import manihotEsculenta from './records/manihot-esculenta.json' with { type: 'json' }
 import matricariaDiscoidea from './records/matricaria-discoidea.json' with { type: 'json' }
 import matteucciaStruthiopteris from './records/matteuccia-struthiopteris.json' with { type: 'json' }
+import medicagoSativa from './records/medicago-sativa.json' with { type: 'json' }
+import melilotusOfficinalis from './records/melilotus-officinalis.json' with { type: 'json' }
 import menispermumCanadense from './records/menispermum-canadense.json' with { type: 'json' }
 import menthaPulegium from './records/mentha-pulegium.json' with { type: 'json' }
 import mercurialisPerennis from './records/mercurialis-perennis.json' with { type: 'json' }
@@ -156,6 +172,7 @@ import morusRubra from './records/morus-rubra.json' with { type: 'json' }
 import narcissusPseudonarcissus from './records/narcissus-pseudonarcissus.json' with { type: 'json' }
 import nasturtiumOfficinale from './records/nasturtium-officinale.json' with { type: 'json' }
 import nelumboLutea from './records/nelumbo-lutea.json' with { type: 'json' }
+import nelumboNucifera from './records/nelumbo-nucifera.json' with { type: 'json' }
 import neriumOleander from './records/nerium-oleander.json' with { type: 'json' }
 import nolinaTexana from './records/nolina-texana.json' with { type: 'json' }
 import nupharLutea from './records/nuphar-lutea.json' with { type: 'json' }
@@ -168,11 +185,14 @@ import oxalisAcetosella from './records/oxalis-acetosella.json' with { type: 'js
 import oxalisStricta from './records/oxalis-stricta.json' with { type: 'json' }
 import parietariaJudaica from './records/parietaria-judaica.json' with { type: 'json' }
 import parisQuadrifolia from './records/paris-quadrifolia.json' with { type: 'json' }
+import passifloraIncarnata from './records/passiflora-incarnata.json' with { type: 'json' }
 import pastinacaSativa from './records/pastinaca-sativa.json' with { type: 'json' }
 import peltandraVirginica from './records/peltandra-virginica.json' with { type: 'json' }
 import petasitesHybridus from './records/petasites-hybridus.json' with { type: 'json' }
+import petroselinumCrispum from './records/petroselinum-crispum.json' with { type: 'json' }
 import phaseolusVulgaris from './records/phaseolus-vulgaris.json' with { type: 'json' }
 import phragmitesAustralis from './records/phragmites-australis.json' with { type: 'json' }
+import phyllostachysEdulis from './records/phyllostachys-edulis.json' with { type: 'json' }
 import phytolaccaAcinosa from './records/phytolacca-acinosa.json' with { type: 'json' }
 import phytolaccaAmericana from './records/phytolacca-americana.json' with { type: 'json' }
 import piceaAbies from './records/picea-abies.json' with { type: 'json' }
@@ -181,6 +201,7 @@ import pinusPonderosa from './records/pinus-ponderosa.json' with { type: 'json' 
 import pinusSylvestris from './records/pinus-sylvestris.json' with { type: 'json' }
 import plantagoLanceolata from './records/plantago-lanceolata.json' with { type: 'json' }
 import plantagoMajor from './records/plantago-major.json' with { type: 'json' }
+import podophyllumPeltatum from './records/podophyllum-peltatum.json' with { type: 'json' }
 import polygonatumMultiflorum from './records/polygonatum-multiflorum.json' with { type: 'json' }
 import portulacaOleracea from './records/portulaca-oleracea.json' with { type: 'json' }
 import potentillaIndica from './records/potentilla-indica.json' with { type: 'json' }
@@ -215,11 +236,13 @@ import rumexCrispus from './records/rumex-crispus.json' with { type: 'json' }
 import sagittariaLatifolia from './records/sagittaria-latifolia.json' with { type: 'json' }
 import salicorniaEuropaea from './records/salicornia-europaea.json' with { type: 'json' }
 import salixAlba from './records/salix-alba.json' with { type: 'json' }
+import salviaRosmarinus from './records/salvia-rosmarinus.json' with { type: 'json' }
 import sambucusCanadensis from './records/sambucus-canadensis.json' with { type: 'json' }
 import sambucusEbulus from './records/sambucus-ebulus.json' with { type: 'json' }
 import sambucusNigra from './records/sambucus-nigra.json' with { type: 'json' }
 import sambucusRacemosa from './records/sambucus-racemosa.json' with { type: 'json' }
 import sanguisorbaMinor from './records/sanguisorba-minor.json' with { type: 'json' }
+import sassafrasAlbidum from './records/sassafras-albidum.json' with { type: 'json' }
 import scrophulariaNodosa from './records/scrophularia-nodosa.json' with { type: 'json' }
 import senecioLeucanthemifolius from './records/senecio-leucanthemifolius.json' with { type: 'json' }
 import senecioVulgaris from './records/senecio-vulgaris.json' with { type: 'json' }
@@ -227,6 +250,7 @@ import sesuviumPortulacastrum from './records/sesuvium-portulacastrum.json' with
 import silybumMarianum from './records/silybum-marianum.json' with { type: 'json' }
 import sinapisArvensis from './records/sinapis-arvensis.json' with { type: 'json' }
 import smilaxHerbacea from './records/smilax-herbacea.json' with { type: 'json' }
+import smilaxRotundifolia from './records/smilax-rotundifolia.json' with { type: 'json' }
 import solanumDulcamara from './records/solanum-dulcamara.json' with { type: 'json' }
 import solanumNigrum from './records/solanum-nigrum.json' with { type: 'json' }
 import solanumTuberosum from './records/solanum-tuberosum.json' with { type: 'json' }
@@ -239,6 +263,7 @@ import tanacetumVulgare from './records/tanacetum-vulgare.json' with { type: 'js
 import taraxacumOfficinale from './records/taraxacum-officinale.json' with { type: 'json' }
 import taxusBaccata from './records/taxus-baccata.json' with { type: 'json' }
 import taxusCuspidata from './records/taxus-cuspidata.json' with { type: 'json' }
+import tetragoniaTetragonioides from './records/tetragonia-tetragonioides.json' with { type: 'json' }
 import tiliaCordata from './records/tilia-cordata.json' with { type: 'json' }
 import toxicodendronRadicans from './records/toxicodendron-radicans.json' with { type: 'json' }
 import toxicodendronVernix from './records/toxicodendron-vernix.json' with { type: 'json' }
@@ -282,6 +307,7 @@ export const CATALOGUE: Catalogue = {
     aethusaCynapium,
     ageratinaAltissima,
     alliariaPetiolata,
+    alliumSativum,
     alliumTricoccum,
     alliumTriquetrum,
     alliumUrsinum,
@@ -307,6 +333,7 @@ export const CATALOGUE: Catalogue = {
     asclepiasSubverticillata,
     asclepiasSyriaca,
     asiminaTriloba,
+    asparagusOfficinalis,
     athyriumFilixFemina,
     atriplexPatula,
     atriplexProstrata,
@@ -340,7 +367,9 @@ export const CATALOGUE: Catalogue = {
     cicutaVirosa,
     cirsiumOleraceum,
     claytoniaPerfoliata,
+    cochleariaDanica,
     colchicumAutumnale,
+    colocasiaEsculenta,
     coniumMaculatum,
     convallariaMajalis,
     corylusAvellana,
@@ -372,25 +401,31 @@ export const CATALOGUE: Catalogue = {
     fagusSylvatica,
     ficariaVerna,
     filipendulaUlmaria,
+    foeniculumVulgare,
     fragariaVesca,
     frangulaAlnus,
     galiumAparine,
     galiumOdoratum,
     gaultheriaProcumbens,
     gaultheriaShallon,
+    ginkgoBiloba,
     glauciumFlavum,
     glechomaHederacea,
+    glycyrrhizaGlabra,
     halimionePortulacoides,
     hederaHelix,
     helianthusTuberosus,
     helleborusNiger,
     helosciadiumNodiflorum,
+    hemerocallisFulva,
     heracleumMantegazzianum,
     heracleumSphondylium,
     hippophaeRhamnoides,
+    hostaSieboldiana,
     humulusLupulus,
     hyacinthoidesNonScripta,
     hydrangeaMacrophylla,
+    hylotelephiumTelephium,
     hyoscyamusNiger,
     hypochaerisRadicata,
     ilexAquifolium,
@@ -407,16 +442,22 @@ export const CATALOGUE: Catalogue = {
     laporteaCanadensis,
     lathyrusLatifolius,
     lathyrusOdoratus,
+    lathyrusSativus,
     lethariaVulpina,
     ligustrumVulgare,
     lomatiumBicolor,
+    lomatiumCous,
     lomatiumGrayi,
     loniceraXylosteum,
+    lupinusAlbus,
     lupinusPolyphyllus,
     lysimachiaArvensis,
     malvaSylvestris,
+    manihotEsculenta,
     matricariaDiscoidea,
     matteucciaStruthiopteris,
+    medicagoSativa,
+    melilotusOfficinalis,
     menispermumCanadense,
     menthaPulegium,
     mercurialisPerennis,
@@ -426,6 +467,7 @@ export const CATALOGUE: Catalogue = {
     narcissusPseudonarcissus,
     nasturtiumOfficinale,
     nelumboLutea,
+    nelumboNucifera,
     neriumOleander,
     nolinaTexana,
     nupharLutea,
@@ -438,11 +480,14 @@ export const CATALOGUE: Catalogue = {
     oxalisStricta,
     parietariaJudaica,
     parisQuadrifolia,
+    passifloraIncarnata,
     pastinacaSativa,
     peltandraVirginica,
     petasitesHybridus,
+    petroselinumCrispum,
     phaseolusVulgaris,
     phragmitesAustralis,
+    phyllostachysEdulis,
     phytolaccaAcinosa,
     phytolaccaAmericana,
     piceaAbies,
@@ -451,6 +496,7 @@ export const CATALOGUE: Catalogue = {
     pinusSylvestris,
     plantagoLanceolata,
     plantagoMajor,
+    podophyllumPeltatum,
     polygonatumMultiflorum,
     portulacaOleracea,
     potentillaIndica,
@@ -485,11 +531,13 @@ export const CATALOGUE: Catalogue = {
     sagittariaLatifolia,
     salicorniaEuropaea,
     salixAlba,
+    salviaRosmarinus,
     sambucusCanadensis,
     sambucusEbulus,
     sambucusNigra,
     sambucusRacemosa,
     sanguisorbaMinor,
+    sassafrasAlbidum,
     scrophulariaNodosa,
     senecioLeucanthemifolius,
     senecioVulgaris,
@@ -497,6 +545,7 @@ export const CATALOGUE: Catalogue = {
     silybumMarianum,
     sinapisArvensis,
     smilaxHerbacea,
+    smilaxRotundifolia,
     solanumDulcamara,
     solanumNigrum,
     solanumTuberosum,
@@ -509,6 +558,7 @@ export const CATALOGUE: Catalogue = {
     taraxacumOfficinale,
     taxusBaccata,
     taxusCuspidata,
+    tetragoniaTetragonioides,
     tiliaCordata,
     toxicodendronRadicans,
     toxicodendronVernix,

@@ -9,6 +9,11 @@ export const SEVERITIES: readonly Severity[] = ['deadly', 'toxic', 'irritant', '
 export const severityWord = (severity: string): string => (severity === 'toxic' ? 'poisonous' : severity)
 
 /** One accepted species: the facts of the catalogue. Unknown stays absent. */
+/** Whether it kills or poisons, wholly or in some part. @example isPoisonous({ severity: 'irritant' }) // false */
+export function isPoisonous({ severity }: { readonly severity: Severity }): boolean {
+  return severity === 'deadly' || severity === 'toxic'
+}
+
 export interface Taxon {
   readonly scientificName: string
   readonly synonyms: readonly string[]
@@ -171,6 +176,24 @@ export const GOALS = [
   'infused-vinegar', 'can',
 ] as const // prettier-ignore
 export type Goal = (typeof GOALS)[number]
+
+/** What a cook does for a goal, after “to”. @example GOAL_DEEDS.tea // 'make tea of it' */
+export const GOAL_DEEDS: Readonly<Record<Goal, string>> = {
+  'eat-raw': 'eat it raw',
+  eat: 'cook it',
+  tea: 'make tea of it',
+  flavouring: 'season with it',
+  dry: 'dry it',
+  freeze: 'freeze it',
+  flour: 'mill it to flour',
+  ferment: 'ferment it',
+  pickle: 'pickle it',
+  syrup: 'make syrup of it',
+  jam: 'make jam of it',
+  'infused-oil': 'put it in oil',
+  'infused-vinegar': 'put it in vinegar',
+  can: 'can it',
+}
 
 export interface Step {
   readonly op: string

@@ -123,7 +123,7 @@ describe('Identity', () => {
     expect(see(other, 'identity')).toEqual({
       state: 'closed',
       reasons: [
-        'How the leaves sit: you saw opposite and alternate; nettle has opposite. It is not this plant, or not only this plant.',
+        'How the leaves sit: you saw in pairs (opposite) and one by one (alternate); on nettle it is in pairs (opposite). It is not this plant, or not only this plant.',
       ],
     })
   })
@@ -224,18 +224,31 @@ describe('Identity', () => {
     pen.force({ type: 'strays-sorted', lot: 'A', found: 1 })
     expect(see(pen, 'identity')).toEqual({
       state: 'closed',
-      reasons: [
-        expect.stringMatching(
-          /^A stray is broken up in it, and it may have been .*: throw away the lot and everything made/,
-        ),
-      ],
+      reasons: ['A stray is broken up in it, and it may have been dog\'s mercury, white snakeroot or common figwort: throw away the lot and everything made of it.'], // prettier-ignore
     })
     const harmless = new Pen(catalogueWith('Urtica dioica', { lookalikes: [] }))
     bringIn(household(harmless))
     harmless.write({ type: 'stray-reported', lot: 'A', what: 'chopped', brokenUp: true })
     harmless.force({ type: 'strays-sorted', lot: 'A', found: 1 })
     // What it was nobody knows, whatever else the plant is taken for.
-    expect(see(harmless, 'identity').state).toBe('closed')
+    expect(see(harmless, 'identity')).toEqual({
+      state: 'closed',
+      reasons: ['A stray is broken up in it, and nobody knows what it was: throw away the lot and everything made of it.'], // prettier-ignore
+    })
+  })
+  it('asks again where what lay about is not of this plant, unless it was seen on the plant too', () => {
+    const lay = (character: string, state: string, seen?: string) => {
+      const pen = opened()
+      weighIn(pen)
+      for (const [each, is] of FITTING_TELLS) if (each !== character || seen !== undefined) tell(pen, each, is)
+      pen.write({ type: 'certain-attested', lot: 'A' })
+      pen.force({ type: 'tell-seen', lot: 'A', character, answer: 'lay-about', states: [state] })
+      return see(pen, 'identity').reasons.filter((reason) => reason.includes('lying there'))
+    }
+    expect(lay('fruit', 'pod')).toEqual(['Fruit lying there (pod) is not of nettle: look for one on the plant, and whether another kind stands near.']) // prettier-ignore
+    expect(lay('fruit', 'nutlet')).toEqual([])
+    expect(lay('leafMargin', 'entire', 'serrate')).toEqual([])
+    expect(lay('cone', 'hanging')).toEqual([])
   })
   it('of a mixed stand wants ten stems looked at, or all where fewer were cut', () => {
     const attested = (stemsSeen: number, taken: number | null, mixed = true) => {

@@ -1,4 +1,4 @@
-import { commonName, nameInText, findTaxon } from '../flora/catalogue'
+import { commonName, nameInText, nameInTextOf, findTaxon } from '../flora/catalogue'
 import { severityWord, type Taxon } from '../flora/taxon'
 import { plainWords, tellLabel } from '../flora/vocabulary'
 import { isHarmful, type Clearance as WholeClearance } from '../identity/clear'
@@ -90,7 +90,7 @@ function closings(lot: LotState, context: JudgeContext): readonly string[] {
       return taxon === undefined
         ? []
         : [
-            ...strayClosings({ ...strand, strays: lot.strays.brokenUp ? lot.strays : strand.strays }, taxon),
+            ...strayClosings({ ...strand, strays: lot.strays.brokenUp ? lot.strays : strand.strays }, taxon, context),
             ...contradictionReasons(lotContradictions(strand, taxon, context), taxon),
           ]
     }),
@@ -120,11 +120,11 @@ function alarmReasons(lot: LotState): readonly string[] {
   )
 }
 
-function strayClosings(lot: LotState, taxon: Taxon): readonly string[] {
+function strayClosings(lot: LotState, taxon: Taxon, { catalogue }: JudgeContext): readonly string[] {
   const doubles = taxon.lookalikes
     .filter(isHarmful)
-    .map(({ scientificName }) => scientificName)
     .slice(0, NAMED_AT_MOST)
+    .map(({ scientificName }) => nameInTextOf(scientificName, catalogue))
   const could = doubles.length === 0 ? 'nobody knows what it was' : `it may have been ${formatList(doubles, 'or')}`
   return lot.strays.brokenUp
     ? [`A stray is broken up in it, and ${could}: throw away the lot and everything made of it.`]
@@ -134,7 +134,7 @@ function strayClosings(lot: LotState, taxon: Taxon): readonly string[] {
 function contradictionReasons(contradictions: Clearance['contradictions'], taxon: Taxon): readonly string[] {
   return contradictions.map(
     ({ character, observed, expected }) =>
-      `${tellLabel(character)}: you saw ${formatList(observed.map(plainWords))}; ${nameInText(taxon)} has ${formatList(expected.map(plainWords))}. It is not this plant, or not only this plant.`,
+      `${tellLabel(character)}: you saw ${formatList(observed.map(plainWords))}; on ${nameInText(taxon)} it is ${formatList(expected.map(plainWords), 'or')}. It is not this plant, or not only this plant.`,
   )
 }
 

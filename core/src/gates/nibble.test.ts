@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { requireTaxon } from '../flora/catalogue'
+import { CATALOGUE } from '../flora/records'
 import type { Saying } from '../log/stamp'
 import type { GroundNote } from '../ground/facts'
 import { tellsToSee } from '../identity/tellsToSee'
@@ -22,9 +23,9 @@ function inTheHand(
   kind: keyof typeof KINDS,
   without: 'tells' | 'stand' | 'height' | undefined = undefined,
   ground: GroundNote = CLEAN,
+  pen = new Pen(),
 ) {
   const { taxon: name, part, stage, day } = KINDS[kind]
-  const pen = new Pen()
   const taxon = requireTaxon(pen.catalogue, name)
   pen.now = `${day}T08:00:00.000Z`
   for (const days of [60, 40, 20, 1])
@@ -123,6 +124,25 @@ describe('eaten on the way', () => {
     const before = pen.log
     expect(answer(pen, saying)).toMatchObject({ ok: false, field: 'gates', message: expect.stringContaining(gate) })
     expect(pen.log).toBe(before)
+  })
+  it('asks for nothing but what a hand does there', () => {
+    const withStep = (op: string) => {
+      const taxa = CATALOGUE.taxa.map((taxon) =>
+        taxon.scientificName !== 'Amelanchier lamarckii'
+          ? taxon
+          : {
+              ...taxon,
+              uses: taxon.uses.map((use) => ({
+                ...use,
+                protocols: use.protocols.map((way) => ({ ...way, steps: [...way.steps, { op, control: [], critical: false }] })), // prettier-ignore
+              })),
+            },
+      )
+      return answer(inTheHand('serviceberry', undefined, CLEAN, new Pen({ ...CATALOGUE, taxa })), nibble(20, false)).ok
+    }
+    const byHand = ['sort', 'trim', 'shake-out', 'wash', 'rinse', 'crack', 'chop', 'crisp']
+    expect(byHand.filter((op) => !withStep(op))).toEqual([])
+    expect(['peel', 'grind', 'dry', 'simmer'].filter(withStep)).toEqual([])
   })
   it('is let through rinsed in drinking water where a wash is all that is asked, and counts toward the day', () => {
     const pen = inTheHand('strawberry')

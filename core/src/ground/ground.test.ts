@@ -348,6 +348,11 @@ describe('a patch', () => {
       expect(taxon.scientificName).not.toBe('Urtica dioica')
     }
     expect(patchView('nowhere', pen.context)).toBeUndefined()
+    // Nothing that grows in another part of the world alone.
+    const strangers = () => patchView('wall', pen.context)?.mayGrow.filter(({ taxon }) => taxon.growsIn?.includes('europe') === false) ?? [] // prettier-ignore
+    expect(strangers().length).toBeGreaterThan(0)
+    pen.write({ type: 'kitchen-set', kitchen: { name: 'Test kitchen', elevation_m: 1180, timeZone: 'Europe/Paris', burner: { power_W: 2200, efficiency: 0.55 }, pots_mL: [8000], waterTemp_C: 9, ice_g: 2000 } }) // prettier-ignore
+    expect(strangers()).toEqual([])
   })
   it('is given nothing that spreads by itself and does harm', () => {
     const pen = household(new Pen())

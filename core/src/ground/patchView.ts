@@ -1,9 +1,10 @@
 import { findTaxon } from '../flora/catalogue'
+import { rangeDoubt, regionOf } from '../flora/growsIn'
 import type { Taxon } from '../flora/taxon'
 import type { Part } from '../flora/vocabulary'
 import type { JudgeContext } from '../gates/verdict'
 import type { LotId, PatchId } from '../log/entry'
-import type { Gift, PatchState } from '../log/houseState'
+import { kitchenAt, type Gift, type PatchState } from '../log/houseState'
 import type { StandFact } from '../lot/lotState'
 import type { Instant } from '../quantity/instant'
 import { pickingOfLot, restsUntil, type Picking } from '../take/rest'
@@ -130,14 +131,24 @@ function declineOf(takes: readonly Take[]): PatchPlant['declines'] {
   return to !== undefined && from > 0 && to < DECLINE * from ? { from, to } : undefined
 }
 
-/** Food plants that are not known there and whose habitats or companions fit what was noted of the ground. */
-function mayGrow(patch: PatchState, there: ReadonlySet<Taxon>, { catalogue }: JudgeContext): readonly MayGrow[] {
+/** Food plants of this part of the world that are not known there and whose habitats or companions fit what was noted of the ground. */
+function mayGrow(
+  patch: PatchState,
+  there: ReadonlySet<Taxon>,
+  { book, catalogue, now }: JudgeContext,
+): readonly MayGrow[] {
   const habitat = patch.facts.habitat?.value ?? []
   const companions = patch.facts.companions?.value ?? []
   const known = new Set([...companions, ...[...there].map(({ scientificName }) => scientificName)])
   if (habitat.length === 0) return []
+  const region = regionOf(kitchenAt(book.house, now)?.timeZone ?? 'UTC')
   return catalogue.taxa
-    .filter((taxon) => !there.has(taxon) && taxon.uses.some(({ verdict }) => verdict !== 'never'))
+    .filter(
+      (taxon) =>
+        !there.has(taxon) &&
+        taxon.uses.some(({ verdict }) => verdict !== 'never') &&
+        rangeDoubt(taxon, catalogue, region) === undefined,
+    )
     .map((taxon) => ({
       taxon,
       matched: taxon.habitat.filter((each) => habitat.includes(each)),

@@ -1,5 +1,5 @@
 import { findTaxon, type Catalogue } from '../flora/catalogue'
-import { SEVERITIES, type LookAlike, type Season, type Severity, type Taxon } from '../flora/taxon'
+import { isPoisonous, SEVERITIES, type LookAlike, type Season, type Severity, type Taxon } from '../flora/taxon'
 import { CHARACTERS, FALLS, type Part } from '../flora/vocabulary'
 import { growApart } from './growth'
 import { lacksOrgan } from './organs'
@@ -157,7 +157,7 @@ function rivals(claimed: Taxon, observed: Observation['observed'], catalogue: Ca
 
 /** Whether eating the plant in mistake would hurt. */
 export function isHarmful({ severity }: { readonly severity: Severity }): boolean {
-  return severity === 'deadly' || severity === 'toxic' || severity === 'irritant'
+  return isPoisonous({ severity }) || severity === 'irritant'
 }
 
 /** The plants that a part is taken for; where no part is named, those that any part is. */

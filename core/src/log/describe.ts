@@ -1,4 +1,4 @@
-import { nameInText, findTaxon, type Catalogue } from '../flora/catalogue'
+import { nameInTextOf, type Catalogue } from '../flora/catalogue'
 import { CHARACTERS, plainWords, sensitivityWords } from '../flora/vocabulary'
 import { tellWords } from '../identity/lotTells'
 import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, grouped } from '../quantity/format'
@@ -30,26 +30,26 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
           : sensitivities.length === 0
             ? 'asked: no allergies or illnesses'
             : formatList(sensitivities.map(sensitivityWords))
-      return `${name} (${kind}): ${formatList([known, ...ownCaps.map(({ taxon, perDay_g }) => `at most ${formatMass(perDay_g)} a day of ${nameOf(taxon, catalogue)}`)])}.`
+      return `${name} (${kind}): ${formatList([known, ...ownCaps.map(({ taxon, perDay_g }) => `at most ${formatMass(perDay_g)} a day of ${nameInTextOf(taxon, catalogue)}`)])}.`
     }
     case 'plant-met':
-      return `Met ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.stage)})${entry.patch === undefined ? '' : ` at ${book.house.patches[entry.patch]?.name ?? entry.patch}`} and was sure of it${entry.mentor === undefined ? '' : `, shown by ${entry.mentor}`}.`
+      return `Met ${nameInTextOf(entry.taxon, catalogue)} (${plainWords(entry.stage)})${entry.patch === undefined ? '' : ` at ${book.house.patches[entry.patch]?.name ?? entry.patch}`} and was sure of it${entry.mentor === undefined ? '' : `, shown by ${entry.mentor}`}.`
     case 'plant-recorded':
       return `Put ${entry.plant.commonName} (${entry.plant.scientificName}) on record, after ${entry.plant.source}.`
     case 'outing-planned':
-      return `Planned an outing on ${entry.day}: ${formatList([...new Set(entry.wishes.map(({ taxon }) => nameOf(taxon, catalogue)))])}, for ${formatCount(entry.plates, 'plate')}.`
+      return `Planned an outing on ${entry.day}: ${formatList([...new Set(entry.wishes.map(({ taxon }) => nameInTextOf(taxon, catalogue)))])}, for ${formatCount(entry.plates, 'plate')}.`
     case 'gave-back':
-      return `Gave back to ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${plainWords(entry.what)}${entry.count === null ? '' : ` (${entry.count})`}${entry.taxon === undefined ? '' : `, ${nameOf(entry.taxon, catalogue)}`}.`
+      return `Gave back to ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${plainWords(entry.what)}${entry.count === null ? '' : ` (${entry.count})`}${entry.taxon === undefined ? '' : `, ${nameInTextOf(entry.taxon, catalogue)}`}.`
     case 'stand-set-aside':
-      return `${nameOf(entry.taxon, catalogue)} at ${book.house.patches[entry.patch]?.name ?? entry.patch} shared out: ${formatList(PURPOSES.flatMap((purpose) => (entry.shares[purpose] === undefined ? [] : [`${Math.round(100 * entry.shares[purpose])} % for ${PURPOSE_WORDS[purpose]}`]))) || 'for anything'}.`
+      return `${nameInTextOf(entry.taxon, catalogue)} at ${book.house.patches[entry.patch]?.name ?? entry.patch} shared out: ${formatList(PURPOSES.flatMap((purpose) => (entry.shares[purpose] === undefined ? [] : [`${Math.round(100 * entry.shares[purpose])} % for ${PURPOSE_WORDS[purpose]}`]))) || 'for anything'}.`
     case 'trial-set':
-      return `Trial of ${nameOf(entry.taxon, catalogue)}, “${entry.school}”: step ${entry.step + 1} for ${formatList(entry.arms.map(({ lot, minutes }) => `${minutes === 0 ? 'none' : formatSpan(minutes)} (lot ${book.lots.get(lot)?.code ?? lot})`))}.`
+      return `Trial of ${nameInTextOf(entry.taxon, catalogue)}, “${entry.school}”: step ${entry.step + 1} for ${formatList(entry.arms.map(({ lot, minutes }) => `${minutes === 0 ? 'none' : formatSpan(minutes)} (lot ${book.lots.get(lot)?.code ?? lot})`))}.`
     case 'figure-noted':
-      return `${nameOf(entry.taxon, catalogue)}, ${plainWords(entry.part)}, by ${entry.figure.source}: ${entry.figure.value} ${UNIT_SIGNS[entry.figure.unit]} ${plainWords(entry.figure.what)} in ${formatMass(entry.figure.per_g)}, ${entry.figure.basis === 'unsaid' ? 'fresh or dry not said' : entry.figure.basis}.`
+      return `${nameInTextOf(entry.taxon, catalogue)}, ${plainWords(entry.part)}, by ${entry.figure.source}: ${entry.figure.value} ${UNIT_SIGNS[entry.figure.unit]} ${plainWords(entry.figure.what)} in ${formatMass(entry.figure.per_g)}, ${entry.figure.basis === 'unsaid' ? 'fresh or dry not said' : entry.figure.basis}.`
     case 'claim-noted':
-      return `${entry.claim.awaited === true ? 'Awaited of' : 'Said of'} ${nameOf(entry.taxon, catalogue)} (${formatList(entry.claim.schools)}), by ${entry.claim.who}: ${entry.claim.says}`
+      return `${entry.claim.awaited === true ? 'Awaited of' : 'Said of'} ${nameInTextOf(entry.taxon, catalogue)} (${formatList(entry.claim.schools)}), by ${entry.claim.who}: ${entry.claim.says}`
     case 'stop-noted':
-      return `Stopped at ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${formatList(entry.finds.map(({ taxon, part, state }) => `${nameOf(taxon, catalogue)} ${plainWords(part)} ${plainWords(state)}`))}.`
+      return `Stopped at ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${formatList(entry.finds.map(({ taxon, part, state }) => `${nameInTextOf(taxon, catalogue)} ${plainWords(part)} ${plainWords(state)}`))}.`
     case 'struck':
       return `Struck out: ${entry.why}.`
     case 'redated':
@@ -119,7 +119,7 @@ const CUTTING_WORDS = { cut: 'Cut up', pounded: 'Pounded or pureed', juiced: 'Ju
 function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue): string {
   switch (entry.type) {
     case 'weighed-in':
-      return `${entry.counted === undefined ? 'Weighed in' : `Counted ${entry.counted}, about`} ${formatMass(entry.mass_g)} of ${nameOf(entry.taxon, catalogue)} (${plainWords(entry.part)}, ${plainWords(entry.stage)}) from ${book.house.patches[entry.patch]?.name ?? entry.patch}.`
+      return `${entry.counted === undefined ? 'Weighed in' : `Counted ${entry.counted}, about`} ${formatMass(entry.mass_g)} of ${nameInTextOf(entry.taxon, catalogue)} (${plainWords(entry.part)}, ${plainWords(entry.stage)}) from ${book.house.patches[entry.patch]?.name ?? entry.patch}.`
     case 'tell-seen': {
       const label = CHARACTERS[entry.character]?.label ?? entry.character
       return `${label}: ${tellWords(entry)}.`
@@ -202,11 +202,6 @@ function describeLotEntry(entry: LotEntry, book: BookState, catalogue: Catalogue
     default:
       return unknownEntry(entry)
   }
-}
-
-function nameOf(taxon: string, catalogue: Catalogue): string {
-  const record = findTaxon(catalogue, taxon)
-  return record === undefined ? taxon : nameInText(record)
 }
 
 function unknownEntry(entry: never): never {

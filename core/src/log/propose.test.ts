@@ -130,7 +130,7 @@ describe('a proposed entry', () => {
     const look = (character: string, states: string[], answer: Saying<'tell-seen'>['answer'] = 'seen') =>
       refusal(pen, { type: 'tell-seen', lot: 'A', character, answer, states })
     expect(look('aura', ['green'])).toBe('character: aura is not a character that can be looked at.')
-    expect(look('stemSection', ['opposite'])).toBe('states: opposite is not a state of this character.')
+    expect(look('stemSection', ['opposite'])).toBe('states: in pairs (opposite) is not a state of this character.')
     expect(look('stemSection', [])).toBe('states: Say what you saw.')
     expect(look('stemSection', [], 'not-visible')).toBe('taken')
     expect(look('fruit', [], 'lay-about')).toBe('states: Say what you saw.')
@@ -194,7 +194,7 @@ describe('a proposed entry', () => {
       'protocol: No way called “magic” is on record for this.',
     )
     expect(refusal(pen, { type: 'way-chosen', lot: 'A', protocol: 'blanch and drain', goal: 'tea' })).toBe(
-      'goal: “blanch and drain” is not a way to tea.',
+      'goal: “blanch and drain” is not a way to make tea of it.',
     )
     expect(refusal(pen, begin({ protocol: 'magic' }))).toBe(
       'protocol: The way chosen for this lot is “blanch and drain”.',

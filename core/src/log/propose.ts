@@ -38,7 +38,7 @@ import {
 } from '../treatment/progress'
 import { removalOf } from '../take/removal'
 import { PURPOSE_WORDS, PURPOSES, purposesOf } from '../take/setAside'
-import type { Protocol } from '../flora/taxon'
+import { GOAL_DEEDS, type Protocol } from '../flora/taxon'
 import { isLineageEntry, isLotEntry, type Entry, type HouseEntry, type LineageEntry, type LotEntry } from './entries'
 import { asDated, isAmendment } from './amendments'
 import { figureFault } from '../evidence/figures'
@@ -745,7 +745,7 @@ function checkWay(
   const use = lotUse(lot, catalogue)
   const protocol = use?.protocols.find((each) => each.name === name)
   if (protocol === undefined) return no('protocol', `No way called “${name}” is on record for this.`)
-  if (!protocol.goals.some((each) => each === goal)) return no('goal', `“${name}” is not a way to ${plainWords(goal)}.`)
+  if (!protocol.goals.some((each) => each === goal)) return no('goal', `“${name}” is not a way to ${GOAL_DEEDS[goal]}.`)
   const kept = use?.protocols.find((each) => each.name === lot.way?.protocol)?.storeOnly === true
   const begun = lot.runs.length > 0 || lot.baths.length > 0 || lot.strainedAt !== null
   const stays = lot.way?.protocol === name && lot.way.goal === goal

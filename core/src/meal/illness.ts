@@ -1,4 +1,5 @@
 import { commonName, findTaxon, type Catalogue } from '../flora/catalogue'
+import { isPoisonous } from '../flora/taxon'
 import { plainWords } from '../flora/vocabulary'
 import type { Entry } from '../log/entries'
 import type { BookLog } from '../log/fold'
@@ -105,12 +106,10 @@ function plantsOf(lot: LotState | undefined, id: string, log: BookLog, catalogue
       part: plainWords(part),
       lot: code,
       patch: log.state.house.patches[patch]?.name ?? patch,
-      mistakenFor: (taxon?.lookalikes ?? [])
-        .filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
-        .map(({ scientificName, severity }) => {
-          const other = findTaxon(catalogue, scientificName)
-          return { name: other === undefined ? scientificName : commonName(other), scientificName, severity }
-        }),
+      mistakenFor: (taxon?.lookalikes ?? []).filter(isPoisonous).map(({ scientificName, severity }) => {
+        const other = findTaxon(catalogue, scientificName)
+        return { name: other === undefined ? scientificName : commonName(other), scientificName, severity }
+      }),
     }
   })
 }

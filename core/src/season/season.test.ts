@@ -7,6 +7,8 @@ import { dayNumber, dayOfNumber, dayOfYear, isDay, type Day } from './day'
 import { estimateOffsets } from './offsets'
 import { season, type SeasonInput, type SeasonPatch, type Sighting } from './season'
 import { ROUND_THE_KITCHEN } from './ofBook'
+import { EMPTY_LOG } from '../log/fold'
+import { household, Pen } from '../test/pen'
 import { shortWindows } from './shortWindows'
 import { readWeather } from './station'
 import { bookWindow, yearAt } from './window'
@@ -165,7 +167,7 @@ describe('the state of a window', () => {
     let before = new Set<string>()
     for (let day = dayNumber('2027-04-01'); day < dayNumber('2027-07-20'); day += 1) {
       const told = season({ catalogue: CATALOGUE, patches, rows, sightings: [], today: dayOfNumber(day) }).rows
-      const windows = shortWindows(told)
+      const windows = shortWindows(told, { book: EMPTY_LOG.state, catalogue: CATALOGUE, now: `${dayOfNumber(day)}T12:00:00.000Z` }) // prettier-ignore
       for (const { row, what, in_days } of windows) {
         expect(row.narrow && row.patch !== ROUND_THE_KITCHEN).toBe(true)
         if (what === 'opens') expect(in_days).toBeLessThanOrEqual(10)
@@ -183,6 +185,17 @@ describe('the state of a window', () => {
       warned += windows.length
     }
     expect(warned).toBeGreaterThan(100)
+  })
+  it('warns of no window where the patch rests from the plant', () => {
+    const wall = { ...LOW, id: 'wall' }
+    const warnedAfter = (taken: number) => {
+      const pen = household(new Pen())
+      pen.force({ type: 'weighed-in', lot: 'A', code: 'A', taxon: 'Picea abies', part: 'needle-tip', stage: 'young', patch: 'wall', mass_g: 300, pickedAt: pen.now }) // prettier-ignore
+      pen.force({ type: 'stand-counted', lot: 'A', stems: 100, taken, wildlifeLooked: true, wildlifeOn: 0, othersPick: false, school: null }) // prettier-ignore
+      const { rows } = season({ catalogue: CATALOGUE, patches: [wall], rows: [{ taxon: 'Picea abies', patch: 'wall' }], sightings: [], today: '2027-05-16' }) // prettier-ignore
+      return shortWindows(rows, pen.context).length
+    }
+    expect([warnedAfter(2), warnedAfter(90)]).toEqual([1, 0])
   })
   it('puts what was seen too early on the list to look at again', () => {
     const sightings: readonly Sighting[] = [

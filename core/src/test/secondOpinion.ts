@@ -13,7 +13,11 @@ export function mayActByHand(entries: readonly Entry[], index: number): boolean 
   if (act.type === 'served' && act.onTheWay !== undefined) return mayNibbleByHand(entries, index, act.onTheWay.rinsed)
   const fromPack = act.type === 'served' && act.pack !== null ? packedIndex(entries, act.lot, act.pack) : undefined
   const strands = strandsAt(entries, act.lot, fromPack ?? index)
-  const later = fromPack === undefined ? [] : knowledge(ownEntries(entries, act.lot, fromPack, index))
+  const since = fromPack === undefined ? [] : ownEntries(entries, act.lot, fromPack, index)
+  // The rest tasted once more was done to it is another food than what was packed.
+  const changed = since.findIndex(({ type }) => ['step-begun', 'bath-changed', 'ingredient-added', 'cut-up'].includes(type)) // prettier-ignore
+  const tastedAlike = of(changed < 0 ? since : since.slice(0, changed), 'tasted')
+  const later = [...knowledge(since).filter(({ type }) => type !== 'tasted'), ...tastedAlike]
   const whole = strands.map((strand) => ({ ...strand, before: [...strand.before, ...later] }))
   const known = whole.every(
     (strand) => identified(strand, entries, index, act.lot) && grounded(strand, entries, index) && sorted(strand),
@@ -21,7 +25,7 @@ export function mayActByHand(entries: readonly Entry[], index: number): boolean 
   if (!known || whole.length === 0 || recalled(entries, act.lot, act.type === 'served' ? act.pack : null, index))
     return false
   if (act.type === 'packed') return coldEnough(act.store, act.storeTemp_C)
-  const batch = strands[0]?.batch ?? []
+  const batch = [...(strands[0]?.batch ?? []), ...tastedAlike]
   // Each picking by itself, or any batch that it went into as a whole.
   const safe =
     whole.every(rid) && strands.every(({ kind, stages }) => stages.some((stage) => safeByHand(kind, stage, entries)))
@@ -139,26 +143,38 @@ function continued(strand: Strand, own: readonly LotEntry[]): Strand {
 
 /** The mass in hand of its lot before an entry, replayed from nothing. */
 function massBefore(entries: readonly Entry[], wanted: LotEntry): number {
-  const { lot } = wanted
+  return massOf(
+    entries.slice(
+      0,
+      entries.findIndex(({ id }) => id === wanted.id),
+    ),
+    wanted.lot,
+  )
+}
+
+/** The mass of a lot after some entries. No lot gives more than it has, whatever was struck out or re-dated since it gave. */
+function massOf(entries: readonly Entry[], lot: string): number {
   let mass_g = 0
-  // What made a part of a batch may have been struck out since: then there was none of it.
-  const there = new Set<string>()
-  for (const entry of entries) {
-    if (entry.id === wanted.id) break
-    if ('into' in entry && there.has(entry.lot)) {
-      there.add(entry.into)
-      if (entry.into === lot) mass_g += entry.mass_g
-    }
-    if (entry.type === 'weighed-in' || entry.type === 'joined') there.add(entry.lot)
+  for (const [index, entry] of entries.entries()) {
+    const given = (from: string, asked_g: number) => Math.min(asked_g, massOf(entries.slice(0, index), from))
+    if ('into' in entry && entry.into === lot)
+      mass_g +=
+        entry.type === 'split'
+          ? given(entry.lot, entry.mass_g)
+          : packedIndex(entries, entry.lot, entry.pack) < 0
+            ? 0
+            : entry.mass_g
+    if (entry.type === 'joined' && entry.lot === lot)
+      mass_g += entry.parts.reduce((sum, part) => sum + given(part.lot, part.mass_g), 0)
     if (entry.type === 'joined')
-      for (const part of entry.parts.filter((each) => there.has(each.lot)))
-        mass_g += entry.lot === lot ? part.mass_g : part.lot === lot ? -part.mass_g : 0
+      for (const part of entry.parts) if (part.lot === lot) mass_g -= Math.min(part.mass_g, mass_g)
     if (!('lot' in entry) || entry.lot !== lot) continue
     if (entry.type === 'weighed-in') mass_g += entry.mass_g
+    if (entry.type === 'ingredient-added') mass_g += entry.mass_g
     if (entry.type === 'sorted') mass_g = entry.kept_g
     if (entry.type === 'weighed') mass_g = entry.mass_g
-    if (entry.type === 'packed' || entry.type === 'split') mass_g -= entry.mass_g
-    if (entry.type === 'thrown-away' && entry.pack === null) mass_g -= entry.mass_g
+    if (entry.type === 'packed' || entry.type === 'split') mass_g -= Math.min(entry.mass_g, mass_g)
+    if (entry.type === 'thrown-away' && entry.pack === null) mass_g -= Math.min(entry.mass_g, mass_g)
     if (entry.type === 'served' && entry.pack === null)
       mass_g -= entry.portions.reduce((sum, portion) => sum + portion.mass_g, 0)
   }

@@ -17,13 +17,18 @@ export function inPlaceOf(refused: Taxon, part: Part | undefined, { taxa }: Cata
       (other) =>
         other.role === 'food' &&
         STANDING.includes(other.standing) &&
-        other.lookalikes.every(({ severity }) => severity !== 'deadly') &&
+        isTakenForNothingDeadly(other) &&
         sharesARegion(refused, other) &&
         other.uses.some((use) => isPlain(use, part) && meets(use.window, weeks)),
     )
     .toSorted((a, b) => STANDING.indexOf(a.standing) - STANDING.indexOf(b.standing))
     .slice(0, OFFERED)
     .map(nameInText)
+}
+
+/** Whether it may be named in place of what may not be eaten: nobody is sent from one poison to the double of another. */
+export function isTakenForNothingDeadly({ lookalikes }: Taxon): boolean {
+  return lookalikes.every(({ severity }) => severity !== 'deadly')
 }
 
 function isPlain({ part, alsoCalled = [], verdict }: Use, asked: Part): boolean {

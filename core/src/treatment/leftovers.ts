@@ -1,4 +1,4 @@
-import type { Taxon, Use } from '../flora/taxon'
+import { isPoisonous, type Taxon, type Use } from '../flora/taxon'
 import { plainWords } from '../flora/vocabulary'
 
 /** Where trimmings may go. */
@@ -41,7 +41,7 @@ export function leftoverChoices(taxon: Taxon, use: Use): readonly LeftoverChoice
 
 /** What poisons in any part of it that is on record; undefined where nothing does. */
 export function poisonOf({ uses, severity, role }: Taxon): string | undefined {
-  if (role === 'danger' || severity === 'deadly' || severity === 'toxic')
+  if (role === 'danger' || isPoisonous({ severity }))
     return 'Parts of this plant poison: what is cut off goes in no pot.'
   const hazard = uses
     .flatMap(({ hazards }) => hazards)

@@ -171,7 +171,7 @@ describe('a plan for nettle tops', () => {
       'under oil it can grow botulism, which nobody sees or smells',
     )
     expect(about({ goal: 'can' }, 'store')[0]).toContain('outside a tested recipe')
-    expect(about({ goal: 'ferment' }, 'store')).toEqual(['No accepted way to ferment this is on record.'])
+    expect(about({ goal: 'ferment' }, 'store')).toEqual(['No accepted way to ferment it is on record.'])
     expect(about({ goal: 'eat', storage: 'room' }, 'store')[0]).toContain('Kept moist at room warmth it spoils')
     expect(about({ goal: 'eat', storage: 'chilled' }, 'store')[0]).toContain('keep 3 days at 4 °C')
     expect(about({ goal: 'dry' }, 'store')[0]).toContain('about a year')
@@ -182,7 +182,7 @@ describe('a plan for nettle tops', () => {
       /^No school called “magic” is on record; there are blanch and drain, /,
     )
     expect(about({ goal: 'freeze', school: 'cooked in the dish' }, 'school')).toEqual([
-      '“cooked in the dish” is not a way to freeze.',
+      '“cooked in the dish” is not a way to freeze it.',
     ])
     expect(ask({ goal: 'tea' }).steps.map(({ op }) => op)).toEqual(['sort', 'shake-out', 'dry', 'infuse-water'])
     expect(ask({ goal: 'dry' }).yield_g?.usual).toBeCloseTo((840 * 0.14) / 0.9, 6)

@@ -1,5 +1,7 @@
 import { findTaxon, usesOf, type Catalogue } from '../flora/catalogue'
 import {
+  GOAL_DEEDS,
+  isPoisonous,
   severityWord,
   SEVERITIES,
   type Goal,
@@ -221,7 +223,7 @@ function hazardReasons(use: Use, protocol: Protocol, goal: Goal): readonly PlanR
 /** Every deadly or toxic plant it is mistaken for, by name, though identity is taken as certain. */
 function doubles(taxon: Taxon, use?: Use): readonly PlanReason[] {
   return doublesOf(taxon, use?.part)
-    .filter(({ severity }) => severity === 'deadly' || severity === 'toxic')
+    .filter(isPoisonous)
     .map((double) => ({
       about: 'identity',
       rank: rankOfDouble(taxon, use, double),
@@ -289,7 +291,7 @@ function nothingOnRecord(taxon: Taxon, { part, stage }: PlanInput): string {
 
 function noWayReason(use: Use, goal: Goal, named: Protocol | undefined): PlanReason {
   if (named !== undefined)
-    return { about: 'school', rank: 'must', text: `“${named.name}” is not a way to ${plainWords(goal)}.` }
+    return { about: 'school', rank: 'must', text: `“${named.name}” is not a way to ${GOAL_DEEDS[goal]}.` }
   if (goal === 'eat-raw') {
     const contested = use.protocols.find(({ goals }) => goals.includes('eat-raw'))
     const raised = hazardsFor(use, goal)
@@ -302,7 +304,7 @@ function noWayReason(use: Use, goal: Goal, named: Protocol | undefined): PlanRea
       text: `${hazards.length === 0 ? 'No accepted way to eat it raw is on record' : `Not raw: ${formatList(hazards)}`}.${contested === undefined ? '' : ` The school “${contested.name}” is contested: ${contested.why}`}`,
     }
   }
-  return { about: 'store', rank: 'must', text: `No accepted way to ${plainWords(goal)} this is on record.` }
+  return { about: 'store', rank: 'must', text: `No accepted way to ${GOAL_DEEDS[goal]} is on record.` }
 }
 
 /** What is food instead: other parts of the plant, else a safe plant of the same part and weeks. */

@@ -687,7 +687,7 @@ describe('a refusal', () => {
       'Nothing is on record about eating the ripe fruit of Ficta radix, and a gap is never filled by likeness.',
       'its root (mature)',
     ])
-    expect(refused({ school: 'a slice' })).toEqual(['school', '“a slice” is not a way to eat.', ALL_WAYS])
+    expect(refused({ school: 'a slice' })).toEqual(['school', '“a slice” is not a way to cook it.', ALL_WAYS])
     expect(refused({ school: 'boiled in wine' })).toEqual([
       'school',
       'No school called “boiled in wine” is on record; there are kept for later, hot baths, cold, then boiled, in the brook, a slice and in syrup.',
@@ -699,7 +699,7 @@ describe('a refusal', () => {
       'Not raw: tannin (dry mouth). The school “a slice” is contested: Some eat a slice.',
       ALL_WAYS,
     ])
-    expect(refused({ goal: 'jam' })).toEqual(['store', 'No accepted way to jam this is on record.', ALL_WAYS])
+    expect(refused({ goal: 'jam' })).toEqual(['store', 'No accepted way to make jam of it is on record.', ALL_WAYS])
     expect(refused({ taxon: 'Ficta nuda', part: 'leaf', stage: 'young' })).toEqual([
       'refused',
       'This is not food.',

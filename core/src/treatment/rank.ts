@@ -94,6 +94,12 @@ export function rankOfDouble(taxon: Taxon, use: Use | undefined, { severity, gro
   return underground ? 'must' : 'know'
 }
 
+/** The deadly plants that whoever picks any food of this one must have in mind, each once. */
+export function mustTell(taxon: Taxon): readonly LookAlike[] {
+  const food = taxon.uses.filter(({ verdict }) => verdict !== 'never')
+  return taxon.lookalikes.filter((double) => food.some((use) => rankOfDouble(taxon, use, double) === 'must'))
+}
+
 /** Reasons by rank, each rank in the order it was given. @example byRank([{ rank: 'know' }, { rank: 'must' }]) */
 export function byRank<T extends { readonly rank: Rank }>(reasons: readonly T[]): readonly T[] {
   return RANKS.flatMap((rank) => reasons.filter((each) => each.rank === rank))

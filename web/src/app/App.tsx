@@ -62,7 +62,7 @@ export function App() {
       {status === 'ready' && <SetAsideBar />}
       {status === 'ready' && <ClockBar />}
       {status === 'ready' && <StricterBar key={book} />}
-      <main id="place" tabIndex={-1}>
+      <main id="place" tabIndex={-1} data-place={pathname}>
         {status !== 'ready' && pathname === '/ill' && <CallNow />}
         {status === 'loading' && <Waiting says="Reading the book. Every gate counts as shut until it is read." />}
         {status === 'failed' && (

@@ -14,7 +14,7 @@ export function BroughtBackBar() {
           This browser had lost {formatCount(broughtBack, 'entry', 'entries')} of this book. They were brought back from
           the second copy. A copy outside of it is safer: <Link to="/books">save the book to a file</Link>.
         </span>
-        <Button onClick={() => useSecondCopy.setState({ broughtBack: 0 })}>Seen</Button>
+        <Button onClick={() => useSecondCopy.setState({ broughtBack: 0 })}>I have read it</Button>
       </p>
     </div>
   )

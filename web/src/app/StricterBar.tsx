@@ -51,7 +51,7 @@ export function StricterBar() {
         <span>
           The catalogue of {context.catalogue.revision} is stricter than that of {before.revision} for what you have:
         </span>
-        <Button onClick={() => setStricter([])}>Seen</Button>
+        <Button onClick={() => setStricter([])}>I have read it</Button>
       </p>
       <ul>
         {stricter.slice(0, FEW).map((each) => (

@@ -54,8 +54,9 @@ export function BasketPlace() {
         <div>
           <h1>In the basket</h1>
           <p>
-            {formatCount(inHand.length, 'lot')} from {formatCount(patches, 'patch', 'patches')} · {formatMass(picked_g)}{' '}
-            in hand · nothing reaches a plate through a shut gate
+            {inHand.length > 0 &&
+              `${formatCount(inHand.length, 'lot')} from ${formatCount(patches, 'patch', 'patches')} · ${formatMass(picked_g)} in hand · `}
+            {inHand.length > 0 ? 'nothing' : 'Nothing'} reaches a plate through a shut gate
           </p>
         </div>
         <div className="place-acts">

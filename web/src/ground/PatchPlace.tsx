@@ -1,7 +1,6 @@
 import {
   commonName,
-  nameInText,
-  findTaxon,
+  nameInTextOf,
   formatCount,
   formatDay,
   formatList,
@@ -303,10 +302,7 @@ const MULTIPLIES: readonly Gift['what'][] = ['crowns-replanted', 'clump-divided'
 
 function MayGrow({ view: { patch, mayGrow } }: { view: PatchView }) {
   const { catalogue } = useJudgeContext()
-  const named = (name: string) => {
-    const taxon = findTaxon(catalogue, name)
-    return taxon === undefined ? name : nameInText(taxon)
-  }
+  const named = (name: string) => nameInTextOf(name, catalogue)
   if (patch.facts.habitat === undefined || patch.facts.habitat.value.length === 0)
     return <p className="soft">Note what kind of ground it is, and what might grow here is told.</p>
   return (

@@ -6,6 +6,7 @@ import {
   formatCount,
   formatList,
   isHarmful,
+  isPoisonous,
   meetingsNeeded,
   plainWords,
   tellsToSee,
@@ -17,7 +18,7 @@ import { useParams } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { PlantSketch } from '../drawing/plant/sketch'
 import { SideBySide, type Rival } from '../tells/SideBySide'
-import { NotThere } from '../controls/NotThere'
+import { NothingKnown } from './NothingKnown'
 
 const DOUBLES = 4
 const ROWS = 8
@@ -28,12 +29,7 @@ export default function FieldCard() {
   const { catalogue } = useJudgeContext()
   const taxon = findTaxon(catalogue, name)
   const rows = useMemo(() => (taxon === undefined ? [] : tellsToSee(taxon, catalogue)), [taxon, catalogue])
-  if (taxon === undefined)
-    return (
-      <NotThere what="No plant of that name is on record" to="/plants" onward="Look for another">
-        Nothing about it can be checked here, so nothing here may be eaten by that name.
-      </NotThere>
-    )
+  if (taxon === undefined) return <NothingKnown name={name} level="h1" />
   const rivals = taxon.lookalikes
     .filter(isHarmful)
     .slice(0, DOUBLES)
@@ -83,9 +79,10 @@ export default function FieldCard() {
   )
 }
 
-function foodWords({ uses }: Taxon): string {
+function foodWords({ uses, severity }: Taxon): string {
   const food = uses
     .filter(({ verdict }) => verdict !== 'never')
     .map(({ part, stage }) => `${plainWords(part)} (${plainWords(stage)})`)
-  return food.length === 0 ? 'Not food here.' : `Food: ${food.join(', ')}.`
+  const rest = isPoisonous({ severity }) ? ` Other parts and stages of it are ${severityWord(severity)}.` : ''
+  return food.length === 0 ? 'Not food here.' : `Food: ${food.join(', ')}.${rest}`
 }

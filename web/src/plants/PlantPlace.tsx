@@ -9,10 +9,13 @@ import {
   eatenBy,
   formatList,
   isBegun,
+  isPoisonous,
   kitchenAt,
   limitHere,
   meetingDays,
   meetingsNeeded,
+  mustTell,
+  nameInTextOf,
   plainWords,
   rangeDoubt,
   regionOf,
@@ -34,12 +37,12 @@ import { CutDrawing } from '../drawing/CutDrawing'
 import { PlantSketch } from '../drawing/plant/sketch'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { StandReason } from '../take/StandReason'
-import { NotThere } from '../controls/NotThere'
 import { NeverLaxer, WhoSaysSo } from '../controls/WhoSaysSo'
 import { formatMass, inUnits } from '../units/units'
 import { MONTHS } from '../ground/words'
 import { ClaimForm } from './ClaimForm'
 import { Figures } from './Figures'
+import { KnownNow, NothingKnown } from './NothingKnown'
 
 const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
   'raw-ok': 'raw or cooked',
@@ -49,20 +52,20 @@ const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
   never: 'never',
 }
 
+/** A use speaks for every part that goes by its rule: where it says never, all of them are named. */
+const partsOf = ({ part, alsoCalled = [], verdict }: Use) =>
+  [part, ...(verdict === 'never' ? alsoCalled : [])].map(plainWords).join(', ')
+
 /** A plant's record: what of it is food and when, how it is told, what it is taken for, how it is treated, and one's own log of it. */
 export default function PlantPlace() {
   const { name = '' } = useParams()
   const context = useJudgeContext()
   const taxon = findTaxon(context.catalogue, name)
-  if (taxon === undefined)
-    return (
-      <NotThere what="No plant of that name is on record" to="/plants" onward="Look for another">
-        Nothing about it can be checked here, so nothing here may be eaten by that name.
-      </NotThere>
-    )
+  if (taxon === undefined) return <NothingKnown name={name} level="h1" />
   const kitchen = kitchenAt(context.book.house, context.now)
   const doubt = rangeDoubt(taxon, context.catalogue, regionOf(kitchen?.timeZone ?? 'UTC'))
   const part = taxon.uses.find(({ verdict }) => verdict !== 'never')?.part
+  const deadly = mustTell(taxon).map(({ scientificName }) => nameInTextOf(scientificName, context.catalogue))
   return (
     <article className="plant">
       <div className="plant-head">
@@ -92,11 +95,27 @@ export default function PlantPlace() {
           )}
           {doubt !== undefined && taxon.neverFood === undefined && <p className="told doubt">{inUnits(doubt.says)}</p>}
           {taxon.neverFood === undefined ? (
-            <Verdicts taxon={taxon} />
+            <>
+              {isPoisonous(taxon) && (
+                <p className="refusal">
+                  <strong>Other parts and stages of it are {severityWord(taxon.severity)}.</strong> Only what is named
+                  below as food is eaten, treated as it says there.
+                </p>
+              )}
+              {deadly.length > 0 && (
+                <p className="refusal">
+                  <strong>Deadly, and taken for it: {formatList(deadly)}.</strong> Look at every piece by itself.
+                </p>
+              )}
+              <Verdicts taxon={taxon} />
+            </>
           ) : (
-            <p className="refusal">
-              <strong>Never food ({severityWord(taxon.severity)}).</strong> {taxon.neverFood}
-            </p>
+            <>
+              <p className="refusal">
+                <strong>Never food ({severityWord(taxon.severity)}).</strong> {taxon.neverFood}
+              </p>
+              <KnownNow />
+            </>
           )}
           <p>
             <Link className="big-link" to="card">
@@ -132,7 +151,7 @@ export default function PlantPlace() {
         Kinds of source: {taxon.sources.join(', ')}.{' '}
         {taxon.own === true
           ? 'On record by you alone: nobody else has checked it.'
-          : 'Read by one writer and one second reader.'}{' '}
+          : 'Written by one reader. Most records, but not all, were read by a second.'}{' '}
         It defers to a botanist who has the plant in hand, to local law, to a doctor and to the poison centre.
       </p>
     </article>
@@ -151,12 +170,12 @@ function Verdicts({ taxon }: { taxon: Taxon }) {
         </tr>
       </thead>
       <tbody>
-        {taxon.uses.map(({ part, stage, verdict, window }) => (
-          <tr key={`${part} ${stage}`} className={verdict}>
-            <th scope="row">{plainWords(part)}</th>
-            <td>{plainWords(stage)}</td>
-            <td>{VERDICTS[verdict]}</td>
-            <td>{window === undefined ? '' : `${monthDay(window.from)} – ${monthDay(window.to)}`}</td>
+        {taxon.uses.map((use) => (
+          <tr key={`${use.part} ${use.stage}`} className={use.verdict}>
+            <th scope="row">{partsOf(use)}</th>
+            <td>{plainWords(use.stage)}</td>
+            <td>{VERDICTS[use.verdict]}</td>
+            <td>{use.window === undefined ? '' : `${monthDay(use.window.from)} – ${monthDay(use.window.to)}`}</td>
           </tr>
         ))}
       </tbody>
@@ -274,7 +293,7 @@ function UseCard({
   context: JudgeContext
 }) {
   const evidence = useMemo(() => schoolEvidence(taxon, use, context), [taxon, use, context])
-  const title = `${plainWords(use.part)}, ${plainWords(use.stage)}`
+  const title = `${partsOf(use)}, ${plainWords(use.stage)}`
   if (use.verdict === 'never')
     return (
       <section className="card">

@@ -14,6 +14,7 @@ import { Link, useSearchParams } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
 import { PlantSketch } from '../drawing/plant/sketch'
 import { SideBySide } from '../tells/SideBySide'
+import { NothingKnown } from './NothingKnown'
 
 const SHOWN = 24
 
@@ -61,10 +62,7 @@ export default function PlantsPlace() {
       )}
       {found.shared !== undefined && <SharedName name={found.shared.name} taxa={found.shared.taxa} />}
       {found.hits.length === 0 ? (
-        <section className="empty">
-          <h2>No plant of that name is on record</h2>
-          <p>Nothing about it can be checked here, so nothing here may be eaten by that name.</p>
-        </section>
+        <NothingKnown name={asked} />
       ) : (
         <>
           <ul className="plant-list">

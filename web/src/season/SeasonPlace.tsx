@@ -309,7 +309,7 @@ function Row({ row, yearFrom, today, patchName, sightings }: { row: SeasonRow } 
           }}
         >
           <Button className="season-seen" aria-label={`I saw ${name} at ${patchName(row.patch)} today: which stage?`}>
-            Seen
+            Log it seen
           </Button>
         </Dropdown>
       )}

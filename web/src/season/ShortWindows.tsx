@@ -12,13 +12,13 @@ const SOON_PAST_days = 5
 export default function ShortWindows({ onShown }: { onShown: (shown: boolean) => void }) {
   const context = useJudgeContext()
   const { told } = useSeason(context, { daily: true })
-  const windows = told === undefined || told === 'failed' ? [] : shortWindows(told.rows)
+  const windows = told === undefined || told === 'failed' ? [] : shortWindows(told.rows, context)
   const [first] = windows
   const shown = first !== undefined
   useEffect(() => onShown(shown), [onShown, shown])
   if (first === undefined) return null
   const { row, what, in_days } = first
-  const [least, most] = row.range_days.map((each) => Math.max(0, each))
+  const [least = 0, most = 0] = row.range_days.map((each) => Math.max(0, each))
   const more = windows.length - 1
   const days = Math.max(0, in_days)
   return (
@@ -28,14 +28,14 @@ export default function ShortWindows({ onShown }: { onShown: (shown: boolean) =>
         className="due-item"
         aria-label={`${rowName(row).name} at ${context.book.house.patches[row.patch]?.name ?? row.patch}: a short window ${what} in about ${formatCount(days, 'day')}`}
       >
-        <span className="due-time">{days} d</span>
+        <span className="due-time">{days === 0 ? 'now' : `${days} d`}</span>
         <span className="due-act">
           <strong>
-            {rowName(row).name}: {what === 'opens' ? 'soon good' : days <= SOON_PAST_days ? 'soon past' : 'good now'}
+            {rowName(row).name}: {what === 'opens' ? 'soon' : days <= SOON_PAST_days ? 'last days' : 'picking time'}
           </strong>
           <span>
             {context.book.house.patches[row.patch]?.name ?? row.patch}
-            {` · ${least} to ${most}\u00a0d`}
+            {` · ${what} in ${least} to ${formatCount(most, 'day')}`}
             {more > 0 && ` · and ${more} more`}
           </span>
         </span>

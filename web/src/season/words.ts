@@ -28,9 +28,12 @@ export function whenWords({ state, in_days, range_days: [least, most] }: SeasonR
   if (state === 'not-yet')
     return in_days > 120
       ? `in about ${Math.round(in_days / 30)} months`
-      : `in about ${formatCount(in_days, 'day')} (${range})`
+      : in_days <= 0
+        ? `begins within ${formatCount(Math.max(1, most), 'day')}, perhaps today`
+        : `in about ${formatCount(in_days, 'day')} (${range})`
   if (state === 'past') return in_days < -30 ? 'until next year' : `since about ${formatCount(-in_days, 'day')}`
   if (state === 'second-growth') return 'tender again after cutting'
+  if (in_days <= 0) return `ends within ${formatCount(Math.max(1, most), 'day')}, perhaps today`
   return in_days > 120 ? 'for months' : `for about ${formatCount(in_days, 'more day', 'more days')} (${range})`
 }
 
