@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { rawKeeping } from '../freshness/lifeLimits'
 import { CATALOGUE } from './records'
 import type { Protocol, Taxon, Use } from './taxon'
 import type { Sensitivity } from './vocabulary'
@@ -26,6 +27,8 @@ const HEATED = ['boil', 'simmer', 'steam', 'fry', 'roast', 'bake', 'blanch', 'sa
 const isRaw = ({ goals, steps }: Protocol) =>
   goals.some((goal) => goal === 'eat-raw' || goal === 'flavouring') &&
   !steps.some(({ op }) => (NOT_RAW as readonly string[]).includes(op))
+
+const isLeftRaw = ({ steps }: Protocol) => !steps.some(({ op }) => HEATED.includes(op))
 
 const GREEN = ['leaf', 'leafy-top', 'shoot', 'stem', 'midrib']
 const isWoody = ({ lifeForm }: Taxon) => lifeForm === 'tree' || lifeForm === 'shrub' || lifeForm === 'vine'
@@ -130,6 +133,22 @@ describe('a record agrees with itself', () => {
       ),
     )
     expect(open).toEqual([])
+  })
+
+  it('keeps nothing raw in the cold for longer than it is safe there', () => {
+    const DAYS = { days: 1, weeks: 7, months: 30, years: 365 } as const
+    const longer = USES.filter(({ use }) =>
+      use.stores.some(
+        ({ store, after, keeps }) =>
+          store === 'chilled' && after === 'raw' && keeps.high * DAYS[keeps.unit] > rawKeeping(use).unsafe.cold,
+      ),
+    )
+    expect(longer.map(({ title }) => title)).toEqual([])
+  })
+
+  it('says “may be eaten raw” only where a way leaves it raw', () => {
+    const cooked = USES.filter(({ use }) => use.verdict === 'raw-ok' && !use.protocols.some(isLeftRaw))
+    expect(cooked.map(({ title }) => title)).toEqual([])
   })
 
   it('says nothing twice, and does not call small portions what must not be eaten', () => {

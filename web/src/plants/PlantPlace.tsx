@@ -151,7 +151,7 @@ export default function PlantPlace() {
         Kinds of source: {taxon.sources.join(', ')}.{' '}
         {taxon.own === true
           ? 'On record by you alone: nobody else has checked it.'
-          : 'Written by one reader. Most records, but not all, were read by a second.'}{' '}
+          : 'Written once and read a second time by those who make Ellop; nobody else has checked it.'}{' '}
         It defers to a botanist who has the plant in hand, to local law, to a doctor and to the poison centre.
       </p>
     </article>
