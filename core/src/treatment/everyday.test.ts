@@ -173,4 +173,15 @@ describe('everyday questions', () => {
     const asked = ask('Corylus avellana, nut ripe, eat-raw')
     expect(asked.reasons.filter(({ about, rank }) => about === 'eater' && rank !== 'know')).toEqual([])
   })
+  it('says of what may not be eaten raw what harms, and not what only tastes bad', () => {
+    const [first] = ask('Sorbus aucuparia, fruit ripe, eat-raw').reasons
+    expect(first?.about).toBe('parasorbic-acid')
+    expect(first?.text).toMatch(/^Not raw: parasorbic acid \(/)
+  })
+  it('tells every must by what is to be done: never that “the treatment” does it', () => {
+    const vague = [...ALLOWED, ...CONDITIONAL.map(([question]) => [question] as const)].flatMap(([question]) =>
+      told(ask(question), 'must').filter(({ text }) => /The treatment makes it mild|The same baths/.test(text)),
+    )
+    expect(vague).toEqual([])
+  })
 })

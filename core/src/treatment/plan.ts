@@ -5,6 +5,7 @@ import {
   severityWord,
   SEVERITIES,
   type Goal,
+  type HazardLevel,
   type Protocol,
   type Taxon,
   type Use,
@@ -295,11 +296,19 @@ function noWayReason(use: Use, goal: Goal, named: Protocol | undefined): PlanRea
   if (goal === 'eat-raw') {
     const contested = use.protocols.find(({ goals }) => goals.includes('eat-raw'))
     const raised = hazardsFor(use, goal)
-    const grave = raised.filter(({ level }) => level === 'high' || level === 'deadly')
-    const told = grave.length > 0 ? grave : raised.filter(({ level }) => level === 'moderate')
+    const of = (...levels: readonly HazardLevel[]) => raised.filter(({ level }) => levels.includes(level))
+    const [grave, moderate] = [of('deadly', 'high'), of('moderate')]
+    // The gravest is named; but a bad taste never stands in front of a poison.
+    const told =
+      [
+        grave.filter(({ kind }) => kind !== 'palate'),
+        moderate.filter(({ kind }) => kind === 'toxic' || kind === 'untreatable' || kind === 'amount'),
+        grave,
+        moderate,
+      ].find((each) => each.length > 0) ?? []
     const hazards = told.map(({ id, note }) => (note === '' ? plainWords(id) : `${plainWords(id)} (${note})`))
     return {
-      about: raised[0]?.id ?? 'raw',
+      about: told[0]?.id ?? raised[0]?.id ?? 'raw',
       rank: 'must',
       text: `${hazards.length === 0 ? 'No accepted way to eat it raw is on record' : `Not raw: ${formatList(hazards)}`}.${contested === undefined ? '' : ` The school “${contested.name}” is contested: ${contested.why}`}`,
     }

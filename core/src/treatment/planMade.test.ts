@@ -757,7 +757,7 @@ describe('a refusal', () => {
     expect(
       raw([hazard('lectin', 'low'), hazard('saponin', 'moderate', 'foams'), hazard('solanine', 'moderate')]),
     ).toEqual({
-      about: 'lectin',
+      about: 'saponin',
       rank: 'must',
       text: 'Not raw: saponin (foams) and solanine.',
     })

@@ -67,8 +67,9 @@ function isGrave({ level }: UseHazard): boolean {
   return level === 'high' || level === 'deadly'
 }
 
-/** Whether water that is poured off takes it out, and no poison beside it that already says so. */
-function leached(steps: readonly Step[], { id }: UseHazard, { hazards }: Use): boolean {
+/** Whether water that is poured off takes it out (grit is only rinsed), and no poison beside it that already says so. */
+function leached(steps: readonly Step[], { id, kind }: UseHazard, { hazards }: Use): boolean {
+  if (kind !== 'palate') return false
   return steps.some(
     ({ control, water }) =>
       water === 'discard' &&
