@@ -139,7 +139,7 @@ test('S-TAS-05, S-RUN-04: numbness with the first bite, with no network: the num
   await expect(page.locator('.eaten')).toContainText('Oswin')
   const mirl = page.locator('.eaten tbody tr', { hasText: 'Mirl' })
   await expect(mirl.filter({ hasText: 'a taste' })).toContainText('Sun 16 May 14:05')
-  const eaten = mirl.filter({ hasText: 'as it is, 30 g' })
+  const eaten = mirl.filter({ hasText: 'Nettle tops, 30 g' })
   await expect(eaten).toContainText('Sun 16 May 14:05')
   await expect(eaten).toContainText('27-009')
   await expect(eaten).toContainText('Urtica dioica')
@@ -149,7 +149,7 @@ test('S-TAS-05, S-RUN-04: numbness with the first bite, with no network: the num
   await expect(page.getByRole('button', { name: 'Print this page' })).toBeEnabled()
   await follow(page, '/table')
   await expect(page.getByRole('alert').first()).toContainText(
-    'What was eaten is not safe by what is known now: as it is (Oswin, Mirl)',
+    'What was eaten is not safe by what is known now: Nettle tops (Oswin, Mirl)',
   )
   await follow(page, '/ill')
   await choose(page, 'Who', 'Oswin')

@@ -148,7 +148,13 @@ function WhoFeelsWhat() {
           size="large"
           disabled={eater === undefined || symptoms.trim() === ''}
           onClick={() =>
-            void write({ type: 'felt-ill', eater: eater ?? '', symptoms: symptoms.trim() }, 'Written down')
+            void write({ type: 'felt-ill', eater: eater ?? '', symptoms: symptoms.trim() }, 'Written down').then(
+              ({ ok }) => {
+                if (!ok) return
+                setEater(undefined)
+                setSymptoms('')
+              },
+            )
           }
         >
           Write it down

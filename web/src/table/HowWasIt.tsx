@@ -73,7 +73,8 @@ function OneDish({ dish: { lot, serving }, context }: { dish: Dish; context: Jud
   return (
     <div className="form">
       <h3>
-        {serving.dish}, {lotName(lot, context).title}: {name}, {formatAmount(food, portion.mass_g)}
+        {[...new Set([serving.dish, lotName(lot, context).title])].join(', ')}: {name},{' '}
+        {formatAmount(food, portion.mass_g)}
       </h3>
       <PalateStrip note="liking" value={liking} onChange={setLiking} />
       <NumberField label="Left on the plate" unit={isDrink(food) ? 'mL' : 'g'} value={left} onChange={setLeft} />

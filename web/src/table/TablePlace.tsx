@@ -190,7 +190,8 @@ function Serving({
         type: 'served',
         lot: food.lot.id,
         pack: food.pack?.id ?? null,
-        dish: dish.trim() === '' ? 'as it is' : dish.trim(),
+        // A dish without a name is called by its food, wherever it is spoken of later.
+        dish: dish.trim() === '' ? lotName(food.lot, context).title : dish.trim(),
         portions: list,
       },
       'Served',
