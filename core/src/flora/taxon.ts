@@ -8,12 +8,12 @@ export const SEVERITIES: readonly Severity[] = ['deadly', 'toxic', 'irritant', '
 /** A severity as it is said. @example severityWord('toxic') // 'poisonous' */
 export const severityWord = (severity: string): string => (severity === 'toxic' ? 'poisonous' : severity)
 
-/** One accepted species: the facts of the catalogue. Unknown stays absent. */
 /** Whether it kills or poisons, wholly or in some part. @example isPoisonous({ severity: 'irritant' }) // false */
 export function isPoisonous({ severity }: { readonly severity: Severity }): boolean {
   return severity === 'deadly' || severity === 'toxic'
 }
 
+/** One accepted species: the facts of the catalogue. Unknown stays absent. */
 export interface Taxon {
   readonly scientificName: string
   readonly synonyms: readonly string[]
