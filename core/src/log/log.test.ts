@@ -188,6 +188,30 @@ describe('the log', () => {
     }
     expect(before.get('none')).toBeUndefined()
   })
+  it('knows the latest moment at which anything was noted, whatever order it came in, and 1970 where nothing was', () => {
+    const noted = (id: string, at: string): Entry => ({
+      ...new Pen().stamp({ type: 'certain-attested', lot: 'A' }),
+      id,
+      noted: at,
+    })
+    const [may, june, july] = [
+      noted('a', '2027-05-01T08:00:00.000Z'),
+      noted('b', '2027-06-01T08:00:00.000Z'),
+      noted('c', '2027-07-01T08:00:00.000Z'),
+    ]
+    expect(EMPTY_LOG.entries.latestNoted).toBe('1970-01-01T00:00:00.000Z')
+    for (const order of [
+      [may, june, july],
+      [july, june, may],
+      [june, july, may],
+    ])
+      for (const cut of [0, 1, 2, 3]) {
+        const log = addEntries(foldLog(order.slice(0, cut)), order.slice(cut))
+        expect(log.entries.latestNoted).toBe(july.noted)
+        // What comes later, noted earlier, does not turn the clock back.
+        expect(addEntries(log, [noted('d', may.noted)]).entries.latestNoted).toBe(july.noted)
+      }
+  })
   it('agrees with a fold from scratch, with another device and with a second opinion over random logs', () => {
     expect(playMany(90_001, 25).faults).toEqual([])
   })
