@@ -137,7 +137,7 @@ export async function countStand(page: Page, stood = '4000', cut = '40'): Promis
 
 /** Sorted and weighed: so much goes on, so much was trimmed off, in grams. */
 export async function sortOut(page: Page, goesOn: string, trimmed: string): Promise<void> {
-  await page.getByLabel('Goes on').fill(goesOn)
+  await page.getByLabel('Kept after sorting').fill(goesOn)
   await page.getByLabel('Trimmed off').fill(trimmed)
   await page.getByRole('button', { name: 'Save the sorting' }).click()
 }

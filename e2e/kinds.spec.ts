@@ -8,7 +8,7 @@ test('ramsons under oil: refused warm, with what would do; taken cold', async ({
   await countStand(page)
   await sortOut(page, '300', '15')
   await page.getByRole('tab', { name: 'Note something else' }).click()
-  await page.getByText('under oil, cold', { exact: true }).click()
+  await page.getByText('oil, cold', { exact: true }).click()
   await page.getByLabel('The store is at').fill('18')
   await page.getByRole('button', { name: 'Pack and label it' }).click()
   const refusal = page.locator('.other-notes .refusal')

@@ -38,7 +38,7 @@ test('dandelion along the stand, in two bowls tasted blind, and at the table: th
   await bite('in the nettles', '3', '90')
   await expect(along).toContainText('in the nettles 3')
   await countStand(page, '900', '60')
-  await page.getByLabel('Goes on').fill('280')
+  await page.getByLabel('Kept after sorting').fill('280')
   await page.getByLabel('Trimmed off').fill('50')
   await page.getByText('shaken out only').click()
   await page.getByRole('button', { name: 'Save the sorting' }).click()

@@ -73,13 +73,13 @@ test('what is typed in ounces and °F is kept exactly, shown again as typed, and
   await tellNettle(page)
   await attest(page)
   await countStand(page)
-  const goesOn = page.getByLabel('Goes on')
+  const goesOn = page.getByLabel('Kept after sorting')
   await goesOn.fill('2 cups')
   await expect(page.locator('.field.wrong')).toHaveText(
     /“cups” is a volume; here it is a weight that is asked for: g, kg, oz or lb\.$/,
   )
   await goesOn.fill('2 lb 4 oz')
-  await expect(page.locator('.field', { hasText: 'Goes on' })).toContainText('= 36 oz')
+  await expect(page.locator('.field', { hasText: 'Kept after sorting' })).toContainText('= 36 oz')
   await page.getByLabel('Trimmed off').fill('11 oz')
   await page.getByRole('button', { name: 'Save the sorting' }).click()
   await expect(page.getByRole('main')).toContainText('2 lb 4 oz')

@@ -369,11 +369,11 @@ describe('Ground', () => {
   it.each([
     [
       { permission: { from: 'the board', until: '2027-05-15T00:00:00.000Z' } },
-      'Leave from the board ended on 2027-05-15. Ask again before picking.',
+      'Leave from the board ended on 15 May 2027. Ask again before picking.',
     ],
     [
       { sprayed: { last: '2024-06-14T00:00:00.000Z' } },
-      'NOT FOOD if picked before 2027-06-14: weedkiller at Other on 2024-06-14; your wait is 3 years. No washing removes it.',
+      'NOT FOOD if picked before 14 June 2027: weedkiller at Other on 14 June 2024; your wait is 3 years. No washing removes it.',
     ],
     [
       { pastUse: 'mine' },
@@ -411,7 +411,7 @@ describe('Ground', () => {
   it('keeps a spraying in mind though the fact has gone stale', () => {
     const stale = verdict({ ...CLEAN, sprayed: { last: '2025-06-14T00:00:00.000Z' } }, '2026-01-01T00:00:00.000Z')
     expect(stale.state).toBe('closed')
-    expect(stale.reasons[0]).toContain('NOT FOOD if picked before 2028-06-14')
+    expect(stale.reasons[0]).toContain('NOT FOOD if picked before 14 June 2028')
   })
   it('does not pass the unknown as clean, and says what is worth knowing', () => {
     expect(verdict({ ...CLEAN, pastUse: 'unknown' })).toEqual({
@@ -1028,7 +1028,7 @@ describe('Plate', () => {
   })
   it('lets a first taste be small, the next not before a night has passed', () => {
     const pen = cook(opened())
-    const taste = '’s first time with this plant: up to 50 g now, then wait until tomorrow and see how it sits.'
+    const taste = '’s first time with this plant: up to 50 g now, then no more until tomorrow.'
     expect(serve(pen, 'ann', 50)).toEqual({ state: 'open', reasons: [`Ann${taste}`] })
     expect(serve(pen, 'ann', 50.6)).toEqual({
       state: 'closed',

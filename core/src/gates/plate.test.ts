@@ -44,7 +44,7 @@ describe('what somebody may have, and why not more', () => {
     asked(pen, ['anticoagulant'])
     expect(of(pen, 'di')).toEqual({
       ...{ state: 'open', most_g: 50, because: [], theirs: [VITAMIN_K, FIRST_TIME] },
-      reasons: [`Di: ${VITAMIN_K}`, 'Di’s first time with this plant: up to 50 g now, then wait until tomorrow and see how it sits.'], // prettier-ignore
+      reasons: [`Di: ${VITAMIN_K}`, 'Di’s first time with this plant: up to 50 g now, then no more until tomorrow.'], // prettier-ignore
     })
     knows(pen, 'di', 'A')
     expect(of(pen, 'di')).toEqual({

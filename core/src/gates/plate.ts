@@ -258,7 +258,7 @@ function firstTaste(
     why: '',
     because: '',
     says: (most: string) =>
-      `${name}’s first time with this plant: ${most}, then wait until tomorrow and see how it sits.`,
+      `${name}’s first time with this plant: ${most}, then no more until tomorrow.`,
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Taxon } from '../flora/taxon'
 import type { Part } from '../flora/vocabulary'
 import { formatList } from '../quantity/format'
-import { addDays, addMonths, type Instant } from '../quantity/instant'
+import { addDays, addMonths, formatDate, type Instant } from '../quantity/instant'
 import { removalOf } from '../take/removal'
 import { exposureOf, isSealed, isWaterside, takesUpMetals, type Exposure } from './exposure'
 import type { CutAt, GroundFacts, GroundNote, PastUse, SoilMetal, SoilTest } from './facts'
@@ -133,7 +133,7 @@ function askLeave({ facts, part, now }: Inquiry, found: Findings): void {
   const permission = found.ask('permission', 'who gave leave to pick here')
   if (permission?.until && permission.until < now)
     found.closed.push(
-      `Leave from ${permission.from} ended on ${permission.until.slice(0, 10)}. Ask again before picking.`,
+      `Leave from ${permission.from} ended on ${formatDate(permission.until)}. Ask again before picking.`,
     )
   const digs = removalOf(part) === 'whole'
   const law = digs ? found.ask('law', 'whether the law lets you dig there') : facts.law?.value
@@ -151,7 +151,7 @@ function askSprays({ facts, patchName, now, limits }: Inquiry, found: Findings):
     const wait = byLabel > bySchool ? `${sprayed.wait_days ?? 0} days by its label` : years(limits.sprayWait_years)
     if (now < from)
       found.closed.push(
-        `NOT FOOD if picked before ${from.slice(0, 10)}: weedkiller at ${patchName} on ${sprayed.last.slice(0, 10)}; your wait is ${wait}. No washing removes it.`,
+        `NOT FOOD if picked before ${formatDate(from)}: weedkiller at ${patchName} on ${formatDate(sprayed.last)}; your wait is ${wait}. No washing removes it.`,
       )
   }
   const field = facts.field?.value
@@ -165,7 +165,7 @@ function askSprays({ facts, patchName, now, limits }: Inquiry, found: Findings):
     const from = addDays(field.lastSprayed, limits.driftWait_days)
     if (now < from)
       found.closed.push(
-        `NOT FOOD if picked before ${from.slice(0, 10)}: the field ${field.distance_m} m away was sprayed on ${field.lastSprayed.slice(0, 10)}, and spray drifts.`,
+        `NOT FOOD if picked before ${formatDate(from)}: the field ${field.distance_m} m away was sprayed on ${formatDate(field.lastSprayed)}, and spray drifts.`,
       )
   }
 }
@@ -349,7 +349,7 @@ function askFlood({ facts, exposure, now, limits }: Inquiry, found: Findings): v
   const from = addDays(last, limits.floodWait_days)
   if (now < from)
     found.closed.push(
-      `NOT FOOD if picked before ${from.slice(0, 10)}: flooded on ${last.slice(0, 10)}, and a flood carries sewage and oil. After that, pick only new growth.`,
+      `NOT FOOD if picked before ${formatDate(from)}: flooded on ${formatDate(last)}, and a flood carries sewage and oil. After that, pick only new growth.`,
     )
 }
 

@@ -229,7 +229,7 @@ const TOLD: readonly (readonly [Saying, string])[] = [
   [{ type: 'patch-turned', patch: 'wall', why: 'sprayed', since: null }, 'Recall of Wall: sprayed.'],
   [
     { type: 'patch-turned', patch: 'none', why: 'sprayed', since: T },
-    'Recall of none, picked from 2027-05-16 on: sprayed.',
+    'Recall of none, picked from 16 May 2027 on: sprayed.',
   ],
   [{ type: 'food-turned', of: lot, pack: null, why: 'mould' }, 'Recall of lot 27-001: mould.'],
   [{ type: 'food-turned', of: lot, pack: 'p', why: 'mould' }, 'Recall of pack p: mould.'],

@@ -2,7 +2,7 @@ import { nameInTextOf, type Catalogue } from '../flora/catalogue'
 import { CHARACTERS, plainWords, sensitivityWords } from '../flora/vocabulary'
 import { tellWords } from '../identity/lotTells'
 import { formatCount, formatList, formatMass, formatSpan, formatTemp, formatVolume, grouped } from '../quantity/format'
-import { formatDay, timeOf, type Instant } from '../quantity/instant'
+import { formatDate, formatDay, timeOf, type Instant } from '../quantity/instant'
 import { UNIT_SIGNS } from '../evidence/figure'
 import { PURPOSE_WORDS, PURPOSES } from '../take/setAside'
 import { instrument } from '../instruments/instruments'
@@ -61,7 +61,7 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
     case 'opened':
       return `Opened pack ${entry.pack}: ${formatMass(entry.mass_g)} in hand again as ${entry.code}.`
     case 'patch-turned':
-      return `Recall of ${book.house.patches[entry.patch]?.name ?? entry.patch}${entry.since === null ? '' : `, picked from ${entry.since.slice(0, 10)} on`}: ${entry.why}.`
+      return `Recall of ${book.house.patches[entry.patch]?.name ?? entry.patch}${entry.since === null ? '' : `, picked from ${formatDate(entry.since)} on`}: ${entry.why}.`
     case 'food-turned':
       return `Recall of ${entry.pack === null ? `lot ${codeOf(entry.of, book)}` : `pack ${entry.pack}`}: ${entry.why}.`
     case 'felt-ill':

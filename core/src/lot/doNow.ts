@@ -198,7 +198,7 @@ function uncounted(lot: LotState, context: JudgeContext): readonly LotId[] {
 }
 
 function stop(closed: GateView, lot: LotState): DoNow {
-  const title = isUsedUp(lot) ? 'A gate has shut behind it' : 'Stop: not food'
+  const title = isUsedUp(lot) ? 'A gate closed behind it' : 'Stop: not food'
   return { act: { kind: 'stop' }, title, detail: closed.reasons.join(' '), by: null, otherwise: '' }
 }
 

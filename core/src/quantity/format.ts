@@ -55,13 +55,14 @@ export function formatDays(days: number): string {
   return days === 1 ? '1 day' : `${Number(days.toFixed(1))} days`
 }
 
-/** A clock reading of a countdown; from a hundred minutes on in hours, from two days in days. @example formatCountdown(46) // '0:46' */
+/** A clock reading of a countdown: seconds run in the last ten minutes, before that minutes, hours and days. @example formatCountdown(46) // '0:46' */
 export function formatCountdown(seconds: number): string {
   const whole = Math.max(0, Math.ceil(seconds))
   const minutes = Math.ceil(whole / 60)
   if (whole >= 172_800) return `${Math.round(whole / 86_400)} d`
   if (whole >= 36_000) return `${Math.round(whole / 3600)} h`
-  if (whole >= 6000) return `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
+  if (minutes >= 100) return `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
+  if (whole > 600) return `${minutes} min`
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
 }
 

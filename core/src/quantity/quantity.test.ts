@@ -54,7 +54,7 @@ describe('figures on screen', () => {
       '3 days',
     ])
     expect([formatCountdown(46), formatCountdown(-3), formatCountdown(120)]).toEqual(['0:46', '0:00', '2:00'])
-    expect([5999, 6000, 35_999, 57_632, 172_800].map(formatCountdown)).toEqual(['99:59', '1 h 40', '10 h 00', '16 h', '2 d']) // prettier-ignore
+    expect([600, 601, 3788, 5999, 35_999, 57_632, 172_800].map(formatCountdown)).toEqual(['10:00', '11 min', '64 min', '1 h 40', '10 h 00', '16 h', '2 d']) // prettier-ignore
     expect(formatMassRange({ low: 700, usual: 800, high: 900 })).toBe('about 800 g (700 to 900 g)')
     expect([formatList([]), formatList(['a']), formatList(['a', 'b', 'c'])]).toEqual(['', 'a', 'a, b and c'])
   })

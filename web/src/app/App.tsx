@@ -64,7 +64,7 @@ export function App() {
       {status === 'ready' && <StricterBar key={book} />}
       <main id="place" tabIndex={-1} data-place={pathname}>
         {status !== 'ready' && pathname === '/ill' && <CallNow />}
-        {status === 'loading' && <Waiting says="Reading the book. Every gate counts as shut until it is read." />}
+        {status === 'loading' && <Waiting says="Reading the book. Every gate counts as closed until it is read." />}
         {status === 'failed' && (
           <section className="empty" role="alert">
             <Title>The book would not open</Title>

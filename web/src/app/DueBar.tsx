@@ -18,6 +18,7 @@ import { dueNow } from '../book/dueNow'
 import { whenIdle } from '../book/whenIdle'
 import { useIsPhone } from './useWidth'
 import { OnDemand } from '../controls/OnDemand'
+import { whenWords } from '../controls/whenWords'
 
 const ShortWindows = lazy(() => import('../season/ShortWindows'))
 
@@ -134,13 +135,13 @@ function DueLink({
   code: string
 }) {
   const left = minutesBetween(now, item.at)
-  const spell = item.overdue ? `${formatSpan(-left)} over` : item.running ? 'now running' : `in ${formatSpan(left)}`
+  const spell = item.overdue ? `${formatSpan(-left)} late` : item.running ? 'now running' : `in ${formatSpan(left)}`
   return (
     <Link
       to={item.pack === null ? `/lot/${item.lot}` : '/larder'}
       className={item.overdue ? 'due-item overdue' : item.running ? 'due-item running' : 'due-item'}
     >
-      <span className="due-time">{timeOf(item.at, timeZone)}</span>
+      <span className="due-time">{whenWords(item.at, now, timeZone)}</span>
       <span className="due-act">
         <strong>{item.act}</strong>
         <span>

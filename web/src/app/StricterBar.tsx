@@ -1,4 +1,4 @@
-import { becameStricter, judgedNow, lotName, type Judged, type Stricter } from '@ellop/core'
+import { becameStricter, judgedNow, lotName, type Judged, type Stricter, formatDate } from '@ellop/core'
 import { Button } from 'antd'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
@@ -49,7 +49,8 @@ export function StricterBar() {
     <div className="offline-bar stricter-bar" role="alert">
       <p>
         <span>
-          The catalogue of {context.catalogue.revision} is stricter than that of {before.revision} for what you have:
+          The catalogue of {formatDate(context.catalogue.revision)} is stricter than that of{' '}
+          {formatDate(before.revision)} for what you have:
         </span>
         <Button onClick={() => setStricter([])}>I have read it</Button>
       </p>

@@ -56,7 +56,7 @@ export function BasketPlace() {
           <p>
             {inHand.length > 0 &&
               `${formatCount(inHand.length, 'lot')} from ${formatCount(patches, 'patch', 'patches')} · ${formatMass(picked_g)} in hand · `}
-            {inHand.length > 0 ? 'nothing' : 'Nothing'} reaches a plate through a shut gate
+            {inHand.length > 0 ? 'nothing' : 'Nothing'} reaches a plate through a closed gate
           </p>
         </div>
         <div className="place-acts">

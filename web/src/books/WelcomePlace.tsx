@@ -14,11 +14,12 @@ export default function WelcomePlace() {
         <h1>A kitchen log with eight gates</h1>
         <p className="lead">
           You say what you picked. Ellop holds you to seeing what must be seen, does the measuring and the timing, keeps
-          the record, and lets nothing reach a plate through a shut gate.
+          the record, and lets nothing reach a plate through a closed gate.
         </p>
         <p className="caution">
-          It never names a plant for you. Nearly certain is not certain. What it says has had one reader only: do not
-          eat by it yet. A doctor, the poison centre and the law of your place outrank it.
+          It never names a plant for you. Nearly certain is not certain. Those who make Ellop have read its plants
+          twice, nobody else has checked them: do not decide what to eat from Ellop alone. A doctor, the poison centre
+          and the law of your place outrank it.
         </p>
         <Button
           size="large"

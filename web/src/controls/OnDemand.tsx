@@ -45,7 +45,7 @@ function NotShown({ error }: FallbackProps) {
         {NOT_COME.test(message)
           ? 'It could not be loaded: the server or the network does not answer.'
           : `The program has a fault here (${message}).`}{' '}
-        What you noted is kept. A gate that you cannot see counts as shut.
+        What you noted is kept. A gate that you cannot see counts as closed.
       </p>
       {/* What failed to load once is not asked for again until the page is opened anew. */}
       <Button type="primary" size="large" onClick={() => window.location.reload()}>

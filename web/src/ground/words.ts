@@ -1,6 +1,7 @@
 import {
   addDays,
   FACT_KEEPS_DAYS,
+  formatDate,
   formatList,
   GROUND_FACTS,
   plainWords,
@@ -17,7 +18,6 @@ export interface FactLine {
   readonly stale: (now: Instant) => boolean
 }
 
-const day = (instant: string) => instant.slice(0, 10)
 const near = ({ distance_m }: { readonly distance_m: number | null }) =>
   distance_m === null ? 'none near' : `${distance_m} m away`
 const listed = (words: readonly string[], none: string) =>
@@ -30,15 +30,17 @@ const VIGOUR_WORDS = { poor: 'poorly', usual: 'as usual', lush: 'very lush' } as
 type Says = { readonly [Fact in keyof Required<GroundNote>]: (value: NonNullable<GroundNote[Fact]>) => string }
 
 const SAYS: Says = {
-  permission: ({ from, until }) => `from ${from}${until === null ? '' : `, until ${day(until)}`}`,
+  permission: ({ from, until }) => `from ${from}${until === null ? '' : `, until ${formatDate(until)}`}`,
   law: ({ picking, digging }) => `picking ${picking}, digging ${digging}`,
   sprayed: ({ last, wait_days }) =>
-    last === null ? 'never, as known' : `${day(last)}${wait_days === undefined ? '' : `, label: ${wait_days} days`}`,
+    last === null
+      ? 'never, as known'
+      : `${formatDate(last)}${wait_days === undefined ? '' : `, label: ${wait_days} days`}`,
   busyRoad: near,
   railway: near,
   works: near,
   field: (value) =>
-    `${near(value)}${value.distance_m === null ? '' : value.lastSprayed === null ? ', never sprayed, as told' : `, sprayed ${day(value.lastSprayed)}`}`,
+    `${near(value)}${value.distance_m === null ? '' : value.lastSprayed === null ? ', never sprayed, as told' : `, sprayed ${formatDate(value.lastSprayed)}`}`,
   pastUse: (value) => (value === 'clean' ? 'nothing of harm' : value === 'unknown' ? 'not known' : plainWords(value)),
   manured: (value) => (value === 'unknown' ? 'not known' : value),
   dogs: (value) => value,
@@ -47,8 +49,8 @@ const SAYS: Says = {
   vigour: (value) => VIGOUR_WORDS[value],
   water: (value) => (value === 'none' ? 'no water' : `${value === 'flowing' ? 'running' : value} water`),
   upstream: (value) => (typeof value === 'string' ? 'not known' : listed(value, 'nothing found')),
-  flood: ({ last }) => (last === null ? 'not in memory' : day(last)),
-  soil: (tests) => tests.map(({ what, mg_per_kg, on }) => `${what} ${mg_per_kg} mg/kg (${day(on)})`).join(', '),
+  flood: ({ last }) => (last === null ? 'not in memory' : formatDate(last)),
+  soil: (tests) => tests.map(({ what, mg_per_kg, on }) => `${what} ${mg_per_kg} mg/kg (${formatDate(on)})`).join(', '),
   access: (value) => listed(value, 'easy'),
   leftAlone: ({ months, why }) =>
     months.length === 0

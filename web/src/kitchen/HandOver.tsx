@@ -43,7 +43,11 @@ export default function HandOver() {
             </span>
           </h2>
           <p className={notYetFood ? 'not-yet' : 'is-food'}>
-            {fresh.state === 'over' ? 'DO NOT EAT' : notYetFood ? 'NOT YET FOOD' : 'All gates open. Ready to serve.'}
+            {fresh.state === 'over' || next.stopped
+              ? `DO NOT EAT. Do not cook lot ${code}.`
+              : notYetFood
+                ? 'NOT YET FOOD'
+                : 'All gates open. Ready to serve.'}
           </p>
           <FreshnessLine freshness={fresh} />
           <p className="hand-next">

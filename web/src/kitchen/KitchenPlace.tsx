@@ -1,17 +1,8 @@
-import {
-  doNow,
-  formatSpan,
-  INSTRUMENTS,
-  isBegun,
-  isUsedUp,
-  lotName,
-  minutesBetween,
-  timeOf,
-  kitchenAt,
-} from '@ellop/core'
+import { doNow, formatSpan, INSTRUMENTS, isBegun, isUsedUp, lotName, minutesBetween, kitchenAt } from '@ellop/core'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
+import { whenWords } from '../controls/whenWords'
 import { InstrumentCard } from '../instruments/InstrumentCard'
 import { Timetable } from './Timetable'
 import '../app/instruments.css'
@@ -60,9 +51,9 @@ export default function KitchenPlace() {
                 <span className={next.by !== null && next.by < now ? 'kitchen-by over' : 'kitchen-by'}>
                   {next.by === null
                     ? ''
-                    : `${timeOf(next.by, kitchen?.timeZone ?? 'UTC')} · ${
+                    : `${whenWords(next.by, now, kitchen?.timeZone ?? 'UTC')} · ${
                         next.by < now
-                          ? `${formatSpan(minutesBetween(next.by, now))} over`
+                          ? `${formatSpan(minutesBetween(next.by, now))} late`
                           : `in ${formatSpan(minutesBetween(now, next.by))}`
                       }`}
                 </span>

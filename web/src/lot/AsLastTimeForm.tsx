@@ -68,7 +68,7 @@ export function AsLastTimeForm({
       </div>
       <div className="form two">
         <NumberField
-          label="Goes on after sorting"
+          label="Kept after sorting"
           unit="g"
           value={kept}
           onChange={setKept}

@@ -1,5 +1,6 @@
 import {
   formatSpan,
+  kitchenAt,
   lotPlan,
   lotUse,
   minutesBetween,
@@ -15,6 +16,7 @@ import { useBook } from '../book/bookStore'
 import { NumberField, readField } from '../controls/Field'
 import { HoldButton } from '../controls/HoldButton'
 import { useNote } from '../controls/useNote'
+import { whenWords } from '../controls/whenWords'
 import { Dial } from '../drawing/Dial'
 import { ReadOff } from '../instruments/ReadOff'
 import { BathStrip } from './BathStrip'
@@ -58,6 +60,7 @@ export function BathForm({
   const [comparing, setComparing] = useState(false)
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const { running, endsAt } = act
+  const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const step = protocol?.steps[act.step]
   const limit = step?.limit
   const atMost_C = limit?.measure === 'baths' ? limit.atMost_C : undefined
@@ -145,7 +148,7 @@ export function BathForm({
           <div className="bath-words">
             <p className="run-load">
               {early
-                ? 'Poured off sooner, this bath does not count. Stir now and then: still water is slower.'
+                ? `If you pour it off before ${whenWords(endsAt, second, timeZone)}, this bath does not count. Stir now and then: still water is slower.`
                 : 'Long enough. Pour it off: the water is bitter and no use for soup.'}
             </p>
             <div className="form two">

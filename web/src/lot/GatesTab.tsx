@@ -10,6 +10,7 @@ import {
   type GateView,
   type JudgeContext,
   type LotState,
+  formatDate,
 } from '@ellop/core'
 import { GateIcon } from '../drawing/GateMark'
 import { Doubles } from './LookForm'
@@ -66,7 +67,7 @@ export function GatesTab({
         </table>
         {first !== undefined && (
           <p className="field-note">
-            Judged at {timeOf(first.at, timeZone)} by the catalogue of {first.revision}.
+            Judged at {timeOf(first.at, timeZone)} by the catalogue of {formatDate(first.revision)}.
           </p>
         )}
       </div>

@@ -24,12 +24,12 @@ import { formatMass, inUnits } from '../units/units'
 const FIELDS = ['mass_g', 'storeTemp_C', 'containers']
 const STORE_WORDS: Readonly<Record<Store, string>> = {
   frozen: 'freezer',
-  chilled: 'cold',
+  chilled: 'fridge',
   dried: 'dry jar',
-  oiled: 'under oil, cold',
-  salted: 'in salt',
-  soured: 'in its brine',
-  sugared: 'as syrup or jam',
+  oiled: 'oil, cold',
+  salted: 'salt',
+  soured: 'brine',
+  sugared: 'syrup or jam',
 }
 
 /** The pack that the lot would be now, to tell how long it keeps. */
@@ -121,7 +121,7 @@ export function PackForm({
       )}
       <div className="wide">
         <Choice
-          label={later ? 'Keep it as it is: NOT YET FOOD' : 'Or pack some for'}
+          label={later ? 'Keep it as it is: NOT YET FOOD' : 'Or pack some'}
           value={store}
           onChange={setStore}
           options={stores.map((each) => ({ value: each, label: STORE_WORDS[each] }))}

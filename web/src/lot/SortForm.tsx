@@ -82,7 +82,13 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
   }
   return (
     <div className="form two">
-      <NumberField label="Goes on" unit="g" value={kept} onChange={setKept} error={faults.kept ?? errorOf('kept_g')} />
+      <NumberField
+        label="Kept after sorting"
+        unit="g"
+        value={kept}
+        onChange={setKept}
+        error={faults.kept ?? errorOf('kept_g')}
+      />
       <NumberField
         label="Trimmed off"
         unit="g"
@@ -124,10 +130,10 @@ export function SortForm({ lot, context }: { lot: LotState; context: JudgeContex
         <Refusal sentence={errorOf('stageSeen')} />
       </div>
       <Refusal sentence={otherError(FIELDS)} wide />
+      <p className="caution wide">After this, marks you save no longer count for Identity.</p>
       <Button type="primary" size="large" onClick={() => void submit()}>
         Save the sorting
       </Button>
-      <p className="caution wide">After this, marks you save no longer count for Identity.</p>
     </div>
   )
 }

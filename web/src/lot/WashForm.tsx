@@ -7,10 +7,10 @@ import { useNote } from '../controls/useNote'
 
 const WASHES = [
   { value: 'safe-2', label: 'two waters' },
-  { value: 'safe-1', label: 'one' },
+  { value: 'safe-1', label: 'one water' },
   { value: 'none', label: 'shaken out only' },
-  { value: 'germs-2', label: 'open water' },
-  { value: 'chemicals-1', label: 'doubtful water' },
+  { value: 'germs-2', label: 'stream, lake or rain (germs)' },
+  { value: 'chemicals-1', label: 'water that may hold chemicals' },
 ] as const
 export type Washing = (typeof WASHES)[number]['value']
 type Wash = NonNullable<NonNullable<LotState['sorted']>['wash']>

@@ -128,7 +128,7 @@ export default function OutingPlace() {
           <h1>An outing</h1>
           <p>
             {formatCount(choices.filter(({ against }) => against.length === 0).length, 'picking')} open at your patches
-            · what is shut says why
+            · what is closed says why
           </p>
         </div>
         <div className="place-acts">

@@ -7,6 +7,7 @@ import {
   searchPlants,
   type PlantHit,
   type Taxon,
+  formatDate,
 } from '@ellop/core'
 import { Input } from 'antd'
 import { useDeferredValue, useMemo } from 'react'
@@ -31,8 +32,8 @@ export default function PlantsPlace() {
         <div>
           <h1>Plants</h1>
           <p>
-            {formatCount(catalogue.taxa.length, 'plant')} on record, as of {catalogue.revision}. A name in English,
-            German, French or Latin finds a record; only looking tells a plant.
+            {formatCount(catalogue.taxa.length, 'plant')} on record, as of {formatDate(catalogue.revision)}. A name in
+            English, German, French or Latin finds a record; only looking tells a plant.
           </p>
         </div>
         <div className="place-acts">
