@@ -153,7 +153,7 @@ const TOLD: readonly (readonly [Saying, string])[] = [
       plates: 4,
       wishes: [{ taxon: 'Urtica dioica', part: 'leafy-top', stage: 'young', patch: 'wall' }],
     },
-    'Planned an outing on 2027-05-17: nettle, for 4 plates.',
+    'Planned an outing on 17 May 2027: nettle, for 4 plates.',
   ],
   [
     { type: 'gave-back', patch: 'wall', what: 'crowns-replanted', taxon: 'Urtica dioica', count: 4 },

@@ -37,7 +37,7 @@ export function describeEntry(entry: Entry, book: BookState, catalogue: Catalogu
     case 'plant-recorded':
       return `Put ${entry.plant.commonName} (${entry.plant.scientificName}) on record, after ${entry.plant.source}.`
     case 'outing-planned':
-      return `Planned an outing on ${entry.day}: ${formatList([...new Set(entry.wishes.map(({ taxon }) => nameInTextOf(taxon, catalogue)))])}, for ${formatCount(entry.plates, 'plate')}.`
+      return `Planned an outing on ${formatDate(entry.day)}: ${formatList([...new Set(entry.wishes.map(({ taxon }) => nameInTextOf(taxon, catalogue)))])}, for ${formatCount(entry.plates, 'plate')}.`
     case 'gave-back':
       return `Gave back to ${book.house.patches[entry.patch]?.name ?? entry.patch}: ${plainWords(entry.what)}${entry.count === null ? '' : ` (${entry.count})`}${entry.taxon === undefined ? '' : `, ${nameInTextOf(entry.taxon, catalogue)}`}.`
     case 'stand-set-aside':

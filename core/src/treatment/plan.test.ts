@@ -46,7 +46,7 @@ describe('a plan for nettle tops', () => {
     ])
     expect(
       made.reasons.filter(({ about: which }) => which === 'identity').map(({ text }) => text.split(' is')[0]),
-    ).toEqual(['Mercurialis perennis (poisonous)', 'Ageratina altissima (poisonous)'])
+    ).toEqual(["Dog's mercury (Mercurialis perennis, poisonous)", 'White snakeroot (Ageratina altissima, poisonous)'])
   })
   it('answers every hazard of more than a trace', () => {
     const hazards =

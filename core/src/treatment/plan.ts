@@ -1,4 +1,4 @@
-import { findTaxon, usesOf, type Catalogue } from '../flora/catalogue'
+import { findTaxon, nameInTextOf, usesOf, type Catalogue } from '../flora/catalogue'
 import {
   GOAL_DEEDS,
   isPoisonous,
@@ -6,6 +6,7 @@ import {
   SEVERITIES,
   type Goal,
   type HazardLevel,
+  type LookAlike,
   type Protocol,
   type Taxon,
   type Use,
@@ -38,38 +39,41 @@ export function plan(input: PlanInput, catalogue: Catalogue): Plan {
   const uses = usesOf(taxon, input.part, input.stage)
   if (uses.length === 0)
     return refuse(
-      [{ about: 'identity', rank: 'must', text: taxon.neverFood ?? nothingOnRecord(taxon, input) }, ...doubles(taxon)],
+      [
+        { about: 'identity', rank: 'must', text: taxon.neverFood ?? nothingOnRecord(taxon, input) },
+        ...doubles(taxon, catalogue),
+      ],
       otherFood(taxon, input, catalogue),
     )
   const food = uses.filter(({ verdict }) => verdict !== 'never')
   const settled = input.part !== undefined && input.stage !== undefined && input.stage !== 'any'
   // A refused use of the same part and stage outranks an allowed one.
   if (settled && food.length > 0 && food.length < uses.length)
-    return refuse([...neverReasons(uses), ...doubles(taxon)], otherFood(taxon, input, catalogue))
-  const planned = food.map((use) => planUse(taxon, use, input))
+    return refuse([...neverReasons(uses), ...doubles(taxon, catalogue)], otherFood(taxon, input, catalogue))
+  const planned = food.map((use) => planUse(taxon, use, input, catalogue))
   const best = planned.find(({ verdict }) => verdict !== 'refuse') ?? planned[0]
   if (best === undefined)
     return refuse(
-      [...neverReasons(uses), ...doubles(taxon)],
+      [...neverReasons(uses), ...doubles(taxon, catalogue)],
       uses.find(({ instead }) => instead)?.instead ?? otherFood(taxon, input, catalogue),
     )
   if (settled || uses.length === 1 || best.verdict === 'refuse') return best
   return { ...best, verdict: 'conditional', reasons: byRank([...whichAreFood(uses), ...best.reasons]) }
 }
 
-function planUse(taxon: Taxon, use: Use, input: PlanInput): Plan {
+function planUse(taxon: Taxon, use: Use, input: PlanInput, catalogue: Catalogue): Plan {
   const eating: Eating = { use, eaters: input.eaters ?? [{ kind: 'adult' as const }], goal: input.goal }
   const not = barred(eating)
-  if (not.length > 0) return refuse([...not, ...doubles(taxon, use)], 'something else for these eaters')
+  if (not.length > 0) return refuse([...not, ...doubles(taxon, catalogue, use)], 'something else for these eaters')
   const store = storeReasons(taxon, use, input)
   const chosen = chooseWay(use, input)
   // A store that can kill is told before anything else.
   if (store.refused !== undefined && (AIRLESS.includes(input.goal) || !('refused' in chosen)))
-    return refuse([store.refused, ...doubles(taxon, use)], store.instead)
-  if ('refused' in chosen) return refuse([...chosen.refused, ...doubles(taxon, use)], chosen.instead)
+    return refuse([store.refused, ...doubles(taxon, catalogue, use)], store.instead)
+  if ('refused' in chosen) return refuse([...chosen.refused, ...doubles(taxon, catalogue, use)], chosen.instead)
   const { protocol, steps, notes } = chosen
   const tooMuch = overCap(eating, input.perDay_g, protocol.name)
-  if (tooMuch !== undefined) return refuse([tooMuch.reason, ...doubles(taxon, use)], tooMuch.instead)
+  if (tooMuch !== undefined) return refuse([tooMuch.reason, ...doubles(taxon, catalogue, use)], tooMuch.instead)
   const reasons = byRank([
     ...(protocol.storeOnly === true
       ? [
@@ -96,7 +100,7 @@ function planUse(taxon: Taxon, use: Use, input: PlanInput): Plan {
     ...notes,
     ...toAsk(eating),
     ...store.reasons,
-    ...doubles(taxon, use),
+    ...doubles(taxon, catalogue, use),
   ])
   const cooked = use.cookedYield !== undefined && !DRY_GOALS.includes(input.goal) && input.goal !== 'eat-raw'
   return {
@@ -222,14 +226,22 @@ function hazardReasons(use: Use, protocol: Protocol, goal: Goal): readonly PlanR
 }
 
 /** Every deadly or toxic plant it is mistaken for, by name, though identity is taken as certain. */
-function doubles(taxon: Taxon, use?: Use): readonly PlanReason[] {
+function doubles(taxon: Taxon, catalogue: Catalogue, use?: Use): readonly PlanReason[] {
   return doublesOf(taxon, use?.part)
     .filter(isPoisonous)
     .map((double) => ({
       about: 'identity',
       rank: rankOfDouble(taxon, use, double),
-      text: `${double.scientificName} (${severityWord(double.severity)}) ${double.growsAmong === true ? 'grows among it' : 'is mistaken for it'}: ${double.tells.map((tell) => tell.replace(/\.$/, '')).join('; ')}.`,
+      text: `${doubleNamed(double, catalogue)} ${double.growsAmong === true ? 'grows among it' : 'is mistaken for it'}: ${double.tells.map((tell) => tell.replace(/\.$/, '')).join('; ')}.`,
     }))
+}
+
+/** As a cook says it, and as a doctor looks it up. @example 'Autumn crocus (Colchicum autumnale, deadly)' */
+function doubleNamed({ scientificName, severity }: LookAlike, catalogue: Catalogue): string {
+  const name = nameInTextOf(scientificName, catalogue)
+  return name === scientificName
+    ? `${scientificName} (${severityWord(severity)})`
+    : `${withCapital(name)} (${scientificName}, ${severityWord(severity)})`
 }
 
 function neverReasons(uses: readonly Use[]): readonly PlanReason[] {

@@ -28,6 +28,7 @@ export function GatesTab({
 }) {
   const timeZone = kitchenAt(context.book.house, context.now)?.timeZone ?? 'UTC'
   const [first] = views
+  const next = views.find(({ state }) => state !== 'open')
   // Once on a page: with a look or the certainty to be said they stand above.
   const doublesShown = ['look', 'attest'].includes(doNow(lot, context).act.kind)
   return (
@@ -41,7 +42,7 @@ export function GatesTab({
                 {GATE_NAMES[gate]} <span>{GATE_STATE_WORDS[state]}</span>
               </h3>
               {state === 'ahead' ? (
-                <p>Later: after the gate before it is open.</p>
+                <p>Later: after {next === undefined ? 'the gate before it' : GATE_NAMES[next.gate]} is open.</p>
               ) : (
                 reasons.map((reason) => <p key={reason}>{inUnits(reason)}</p>)
               )}

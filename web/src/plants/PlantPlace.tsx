@@ -144,7 +144,7 @@ export default function PlantPlace() {
       )}
       <OwnLog taxon={taxon} context={context} />
       <Figures taxon={taxon} context={context} />
-      <p>
+      <p className="plant-foot">
         <strong>As a wrapping.</strong> {wrapperVerdict(taxon).says}
       </p>
       <p className="soft">
@@ -190,7 +190,7 @@ function Tells({ taxon }: { taxon: Taxon }) {
     <section className="card">
       <h2>How to know it</h2>
       <p className="soft">
-        Key tells first. Every state that the plant shows.{' '}
+        Key marks first, each with all that the plant shows.{' '}
         {taxon.neverFood === undefined
           ? `Meet it on ${formatCount(meetingsNeeded(taxon), 'day')} before you eat it.`
           : 'Never food. No number of sure days changes that.'}
@@ -430,10 +430,10 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
     <section className="card">
       <h2>In your book</h2>
       <p>
-        Met on {formatCount(days, 'day')}
+        {days === 0 ? 'Not met yet' : `Met on ${formatCount(days, 'day')}`}
         {stages.length > 0 && ` (${formatList(stages.map(plainWords))})`}.{' '}
         {mentors.length > 0 && `Shown to you by ${formatList(mentors)}. `}
-        {unseen.length > 0 && `Not met yet: ${formatList(unseen.map(plainWords))}. `}
+        {days > 0 && unseen.length > 0 && `Not met yet: ${formatList(unseen.map(plainWords))}. `}
         {taxon.neverFood === undefined &&
           (eaters.length === 0
             ? 'Read of, not tried: nobody here has eaten it. '

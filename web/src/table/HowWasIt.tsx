@@ -1,4 +1,13 @@
-import { isBegun, isDrink, lotName, minutesBetween, type JudgeContext, type LotState, type Serving } from '@ellop/core'
+import {
+  heldFood,
+  isBegun,
+  isDrink,
+  lotName,
+  minutesBetween,
+  type JudgeContext,
+  type LotState,
+  type Serving,
+} from '@ellop/core'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { NumberField, readField } from '../controls/Field'
@@ -19,11 +28,16 @@ interface Dish {
 
 /** The dishes of the last days of which nobody said yet how they went down; eating up, liking and being filled are three things. */
 export function HowWasIt({ context }: { context: JudgeContext }) {
+  // Of food that is held it is asked how they feel, never how they liked it.
+  const held = new Set(heldFood(context).servings.map(({ entry }) => entry))
   const dishes = [...context.book.lots.values()]
     .flatMap((lot) => lot.servings.map((serving): Dish => ({ lot, serving })))
     .filter(
-      ({ serving: { at, portions, heard = [] } }) =>
-        at <= context.now && minutesBetween(at, context.now) <= REMEMBERED_h * 60 && heard.length < portions.length,
+      ({ serving: { entry, at, portions, heard = [] } }) =>
+        !held.has(entry) &&
+        at <= context.now &&
+        minutesBetween(at, context.now) <= REMEMBERED_h * 60 &&
+        heard.length < portions.length,
     )
     .toSorted((a, b) => (a.serving.at > b.serving.at ? -1 : 1))
     .slice(0, MOST_SHOWN)
