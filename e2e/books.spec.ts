@@ -217,7 +217,9 @@ test('a newer catalogue says what it holds against what the one before it let th
   // As an earlier revision had left it, by which the ramsons were told already.
   await page.evaluate(judgedBefore, true)
   await page.reload()
-  const told = page.getByRole('alert').filter({ hasText: 'is stricter than that of 2020-01-01.1 for what you have' })
+  const told = page
+    .getByRole('alert')
+    .filter({ hasText: 'is stricter now than that of 1 January 2020 for what you have' })
   await expect(told.getByRole('listitem')).toHaveCount(1)
   await expect(told).toContainText('Ramsons leaves, lot 27-006: Identity was open and is to do: Still to be looked at')
   // Not seen, it is told again.

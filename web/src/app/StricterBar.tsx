@@ -48,10 +48,7 @@ export function StricterBar() {
   return (
     <div className="offline-bar stricter-bar" role="alert">
       <p>
-        <span>
-          The catalogue of {formatDate(context.catalogue.revision)} is stricter than that of{' '}
-          {formatDate(before.revision)} for what you have:
-        </span>
+        <span>The plant list is stricter now than that of {formatDate(before.revision)} for what you have:</span>
         <Button onClick={() => setStricter([])}>I have read it</Button>
       </p>
       <ul>
