@@ -20,7 +20,7 @@ export function barred({ use, eaters, goal }: Eating): readonly PlanReason[] {
       const baby = babyFood(use, eater, goal)
       return cautionsOf(use, eater, goal)
         .filter(({ what, who }) => what === 'avoid' && !(who === 'infant' && baby !== undefined))
-        .map(({ who, why }) => must(`${whom(who)}: must not eat it. ${why}`))
+        .map(({ who, why }) => must(`${cautionWhom(who)}: must not eat it. ${why}`))
     }),
   )
 }
@@ -34,7 +34,7 @@ export function heldFor({ use, eaters, goal }: Eating): readonly PlanReason[] {
         ...cautionsOf(use, eater, goal)
           .filter(({ what }) => what === 'limit')
           .map(({ who, why, perDay_g = portionFor(use, eater) }) =>
-            must(`${whom(who)}: at most ${formatMass(perDay_g)} of raw, trimmed food a day. ${why}`),
+            must(`${cautionWhom(who)}: at most ${formatMass(perDay_g)} of raw, trimmed food a day. ${why}`),
           ),
         ...(baby === undefined ? [] : [{ about: 'eater', rank: 'mind' as const, text: `Babies: ${babySays(baby)}` }]),
       ]
@@ -121,8 +121,8 @@ function portionFor(use: Use, { kind }: PlanEater): number {
   return ordinaryPortion_g(use) * (kind === 'adult' ? 1 : CHILD_SHARE)
 }
 
-/** Of whom a caution speaks. @example whom('kidney-stone') // 'Kidney stones' */
-function whom(who: Caution['who']): string {
+/** Of whom a caution speaks. @example cautionWhom('kidney-stone') // 'Kidney stones' */
+export function cautionWhom(who: Caution['who']): string {
   if (who === 'infant') return 'Babies'
   return who === 'child' ? 'Children' : withCapital(sensitivityWords(who))
 }

@@ -11,7 +11,6 @@ import {
   isBegun,
   isPoisonous,
   kitchenAt,
-  limitHere,
   meetingDays,
   meetingsNeeded,
   mustTell,
@@ -19,42 +18,25 @@ import {
   plainWords,
   rangeDoubt,
   regionOf,
-  schoolEvidence,
   strandsOf,
   tellsToSee,
   wrapperVerdict,
   type DishAtTable,
   type JudgeContext,
-  type Protocol,
-  type SchoolEvidence,
   type Taxon,
-  type Use,
 } from '@ellop/core'
 import { useMemo } from 'react'
 import { Link, useParams } from 'react-router'
 import { useJudgeContext } from '../book/bookStore'
-import { CutDrawing } from '../drawing/CutDrawing'
 import { PlantSketch } from '../drawing/plant/sketch'
 import { TellDrawing } from '../drawing/TellDrawing'
 import { StandReason } from '../take/StandReason'
-import { NeverLaxer, WhoSaysSo } from '../controls/WhoSaysSo'
 import { formatMass, inUnits } from '../units/units'
 import { MONTHS } from '../ground/words'
-import { ClaimForm } from './ClaimForm'
 import { Figures } from './Figures'
 import { KnownNow, NothingKnown } from './NothingKnown'
-
-const VERDICTS: Readonly<Record<Use['verdict'], string>> = {
-  'raw-ok': 'raw or cooked',
-  cook: 'cooked only',
-  'leach-then-cook': 'leached, then cooked',
-  'flavouring-only': 'as a flavour only',
-  never: 'never',
-}
-
-/** A use speaks for every part that goes by its rule: where it says never, all of them are named. */
-const partsOf = ({ part, alsoCalled = [], verdict }: Use) =>
-  [part, ...(verdict === 'never' ? alsoCalled : [])].map(plainWords).join(', ')
+import { UseCard } from './UseCard'
+import { partsOf, percent, VERDICTS } from './words'
 
 /** A plant's record: what of it is food and when, how it is told, what it is taken for, how it is treated, and one's own log of it. */
 export default function PlantPlace() {
@@ -250,156 +232,6 @@ function TakenFor({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
   )
 }
 
-/** What a kilogram picked comes to; planning values, each with its range. */
-function Yields({ use: { edibleFraction, cookedYield, moisture, portion_g } }: { use: Use }) {
-  const lines = [
-    edibleFraction && (['goes on after trimming', edibleFraction] as const),
-    cookedYield && (['of that is left when cooked', cookedYield] as const),
-    moisture && (['of it is water', moisture] as const),
-  ].filter((line) => line !== undefined)
-  if (lines.length === 0 && portion_g === undefined) return null
-  return (
-    <>
-      <h3>What it comes to</h3>
-      <ul>
-        {lines.map(([what, { low, usual, high }]) => (
-          <li key={what}>
-            <strong>{percent(usual)}</strong> {what} ({percent(low)} to {percent(high)})
-          </li>
-        ))}
-        {portion_g !== undefined && (
-          <li>
-            a portion is about <strong>{formatMass(portion_g)}</strong>
-            {edibleFraction !== undefined &&
-              cookedYield !== undefined &&
-              `: some ${formatMass(portion_g / edibleFraction.usual / cookedYield.usual)} as picked`}
-          </li>
-        )}
-      </ul>
-      <p className="soft">Planning values: your own weighings go before them.</p>
-    </>
-  )
-}
-
-function UseCard({
-  taxon,
-  use,
-  elevation_m,
-  context,
-}: {
-  taxon: Taxon
-  use: Use
-  elevation_m: number
-  context: JudgeContext
-}) {
-  const evidence = useMemo(() => schoolEvidence(taxon, use, context), [taxon, use, context])
-  const title = `${partsOf(use)}, ${plainWords(use.stage)}`
-  if (use.verdict === 'never')
-    return (
-      <section className="card">
-        <h2>{title}: never</h2>
-        <p>{inUnits(use.whyNever ?? '')}</p>
-        {use.instead !== undefined && <p>Instead: {inUnits(use.instead)}.</p>}
-      </section>
-    )
-  return (
-    <section className="card use">
-      <h2>
-        {title}: {VERDICTS[use.verdict]}
-      </h2>
-      {use.tenderness !== undefined && <p>{inUnits(use.tenderness)}</p>}
-      {use.cut !== undefined && <p>{inUnits(use.cut)}</p>}
-      <CutDrawing taxon={taxon} part={use.part} />
-      <div className="use-columns">
-        <div>
-          <h3>Hazards and what answers them</h3>
-          <ul>
-            {use.hazards.map(({ id, level, note, answers }) => (
-              <li key={id}>
-                <strong>{plainWords(id)}</strong> ({level}).{' '}
-                {inUnits(`${note} ${answers.map(({ says }) => says).join(' ')}`)}
-              </li>
-            ))}
-          </ul>
-          <h3>Who should mind</h3>
-          <ul>
-            {use.cautionFor.map(({ who, what, why }) => (
-              <li key={who}>
-                <strong>{plainWords(who)}</strong>: {what}. {inUnits(why)}
-              </li>
-            ))}
-            {use.amounts.map(({ who, perDay_g, why, school }) => (
-              <li key={`${who}${school ?? ''}`}>
-                <strong>{who}</strong>: {formatMass(perDay_g)} a day{school === undefined ? '' : ` (${school})`}.{' '}
-                {inUnits(why)}
-              </li>
-            ))}
-          </ul>
-          <h3>Keeping</h3>
-          <ul>
-            {use.stores.map(({ store, after, says, keeps }) => (
-              <li key={store + after}>
-                <strong>
-                  {store}, {after}
-                </strong>
-                : {keeps.low} to {keeps.high} {keeps.unit}. {inUnits(says)}
-              </li>
-            ))}
-          </ul>
-          <Yields use={use} />
-        </div>
-        <div>
-          <h3>Schools</h3>
-          {use.protocols.map((protocol) => (
-            <School
-              key={protocol.name}
-              protocol={protocol}
-              elevation_m={elevation_m}
-              evidence={evidence.find(({ school }) => school === protocol.name)}
-            />
-          ))}
-          {evidence.length > 0 && <NeverLaxer />}
-          <ClaimForm taxon={taxon} use={use} evidence={evidence} />
-        </div>
-      </div>
-    </section>
-  )
-}
-
-function School({
-  protocol: { name, standing, steps, why, goals },
-  elevation_m,
-  evidence,
-}: {
-  protocol: Protocol
-  elevation_m: number
-  evidence: SchoolEvidence | undefined
-}) {
-  return (
-    <section className="school">
-      <h4>
-        {name} <span className="tag">{standing}</span>{' '}
-        <span className="soft">to {goals.map(plainWords).join(', ')}</span>
-      </h4>
-      <ol>
-        {steps.map(({ op, critical, limit, check }, index) => {
-          const here = limit === undefined ? undefined : limitHere(limit, elevation_m)
-          return (
-            <li key={`${op} ${index}`} className={here?.reachable === false ? 'unreachable' : ''}>
-              <strong>{plainWords(op)}</strong>
-              {critical && <span className="tag limit">limit</span>} {inUnits(here?.says ?? check ?? '')}
-            </li>
-          )
-        })}
-      </ol>
-      <p className="soft">{inUnits(why)}</p>
-      {evidence !== undefined && <WhoSaysSo evidence={evidence} />}
-    </section>
-  )
-}
-
-const percent = (share: number) => `${Math.round(share * 100)} %`
-
 /** What this cook's own log says of the plant. */
 function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
   const lots = useMemo(
@@ -447,7 +279,7 @@ function OwnLog({ taxon, context }: { taxon: Taxon; context: JudgeContext }) {
             {lot.weighedIn !== null &&
               `${formatMass(lot.weighedIn.mass_g)} of ${plainWords(lot.weighedIn.part)}, ${formatDay(lot.weighedIn.pickedAt, timeZone, true)}, ${context.book.house.patches[lot.weighedIn.patch]?.name ?? lot.weighedIn.patch}`}
             {lot.sorted !== null && lot.weighedIn !== null && (
-              <> · {percent(lot.sorted.kept_g / lot.weighedIn.mass_g)} went on</>
+              <> · {percent(lot.sorted.kept_g / lot.weighedIn.mass_g)} kept</>
             )}
           </li>
         ))}
