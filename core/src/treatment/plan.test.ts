@@ -8,6 +8,7 @@ import { planBlanch, RECOVERY_s } from './blanchPlan'
 import { cutTo_mm } from './cutTo'
 import { limitHere, missedBy } from './limit'
 import { plan } from './plan'
+import { isMustStep } from './rank'
 import type { PlanInput } from './planTypes'
 
 const HUT = { elevation_m: 1180, power_W: 2200, efficiency: 0.55, pots_mL: [8000], waterTemp_C: 9 }
@@ -20,6 +21,23 @@ const about = (over: Partial<PlanInput>, what: string) =>
   ask(over)
     .reasons.filter((reason) => reason.about === what)
     .map(({ text }) => text)
+
+describe('a step of a way', () => {
+  const musts = (name: string, way: string, part: Part) => {
+    const taxon = CATALOGUE.taxa.find(({ scientificName }) => scientificName === name)
+    const use = taxon?.uses.find((each) => each.part === part && each.protocols.some((other) => other.name === way))
+    if (taxon === undefined || use === undefined) throw new RangeError(`expected ${name}, ${part}, ${way}`)
+    const steps = use.protocols.find((each) => each.name === way)?.steps ?? []
+    return steps.filter((step) => isMustStep(step, taxon, use)).map(({ op }) => op)
+  }
+  it('is a must where it is measured, takes poison out, or sorts a deadly double out; washing and sorting by eye are not', () => {
+    expect(musts('Urtica dioica', 'blanch and drain', 'leafy-top')).toEqual(['blanch'])
+    expect(musts('Rubus idaeus', 'washed, raw', 'fruit')).toEqual([])
+    expect(musts('Rubus idaeus', 'cooked', 'fruit')).toEqual(['simmer'])
+    expect(musts('Allium ursinum', 'raw', 'leaf')).toEqual(['sort'])
+    expect(musts('Quercus robur', 'cold baths', 'nut')).toContain('leach-static')
+  })
+})
 
 describe('a plan for nettle tops', () => {
   it('fills in every number for the hut', () => {

@@ -95,6 +95,18 @@ export function rankOfDouble(taxon: Taxon, use: Use | undefined, { severity, gro
   return underground ? 'must' : 'know'
 }
 
+/**
+ * Whether a step of a way is a must where it stands: a critical one that is measured, that takes a poison or what hurts out, or that
+ * sorts a deadly double out. Washing, shelling and sorting by eye are ordinary, however needful.
+ */
+export function isMustStep(step: Step, taxon: Taxon, use: Use): boolean {
+  const { op, critical, limit } = step
+  if (!critical) return false
+  if (limit !== undefined && limit.measure !== 'seen') return true
+  if (use.hazards.some((hazard) => isMoreThanOrdinary(step, hazard))) return true
+  return op === 'sort' && taxon.lookalikes.some((double) => rankOfDouble(taxon, use, double) === 'must')
+}
+
 /** The deadly plants that whoever picks any food of this one must have in mind, each once. */
 export function mustTell(taxon: Taxon): readonly LookAlike[] {
   const food = taxon.uses.filter(({ verdict }) => verdict !== 'never')

@@ -1,6 +1,9 @@
 import {
+  findTaxon,
   formatSpan,
+  isMustStep,
   lotPlan,
+  lotUse,
   plainWords,
   waterVerdict,
   type JudgeContext,
@@ -18,6 +21,12 @@ export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContex
   const plan = lotPlan(lot, context)
   if (plan === undefined || lot.drained !== null) return null
   const water = waterVerdict(lot, context, { protocol: plan?.way })
+  const [taxon, use] = [findTaxon(context.catalogue, lot.weighedIn?.taxon ?? ''), lotUse(lot, context.catalogue)]
+  const way = use?.protocols.find(({ name }) => name === plan.way)
+  const isMust = ({ op, critical }: PlannedStep) => {
+    const step = way?.steps.find((each) => each.op === op && each.critical)
+    return critical && (taxon === undefined || use === undefined || step === undefined || isMustStep(step, taxon, use))
+  }
   const ahead = lot.sorted === null ? plan.steps : plan.steps.filter(({ op }) => !SORTING_OPS.includes(op))
   return (
     <aside className="card then" aria-label="Then">
@@ -31,7 +40,7 @@ export function ThenCard({ lot, context }: { lot: LotState; context: JudgeContex
           {ahead.map((step, index) => (
             <li key={`${step.op}${index}`}>
               <strong>
-                {plainWords(step.op)} {step.critical && step.op !== 'sort' && <span className="tag">MUST</span>}
+                {plainWords(step.op)} {isMust(step) && <span className="tag">MUST</span>}
               </strong>
               <StepFigures step={step} />
             </li>

@@ -1,4 +1,5 @@
 import {
+  isMustStep,
   limitHere,
   plainWords,
   schoolEvidence,
@@ -105,6 +106,8 @@ export function UseCard({
           {use.protocols.map((protocol) => (
             <School
               key={protocol.name}
+              taxon={taxon}
+              use={use}
               protocol={protocol}
               elevation_m={elevation_m}
               evidence={evidence.find(({ school }) => school === protocol.name)}
@@ -119,10 +122,14 @@ export function UseCard({
 }
 
 function School({
+  taxon,
+  use,
   protocol: { name, standing, steps, why, goals },
   elevation_m,
   evidence,
 }: {
+  taxon: Taxon
+  use: Use
   protocol: Protocol
   elevation_m: number
   evidence: SchoolEvidence | undefined
@@ -134,12 +141,13 @@ function School({
         <span className="soft">to {goals.map(plainWords).join(', ')}</span>
       </h4>
       <ol>
-        {steps.map(({ op, critical, limit, check }, index) => {
+        {steps.map((step, index) => {
+          const { op, limit, check } = step
           const here = limit === undefined ? undefined : limitHere(limit, elevation_m)
           return (
             <li key={`${op} ${index}`} className={here?.reachable === false ? 'unreachable' : ''}>
               <strong>{plainWords(op)}</strong>
-              {critical && op !== 'sort' && <span className="tag limit">MUST</span>}{' '}
+              {isMustStep(step, taxon, use) && <span className="tag limit">MUST</span>}{' '}
               {inUnits(here?.says ?? check ?? '')}
             </li>
           )
