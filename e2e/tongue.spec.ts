@@ -47,7 +47,7 @@ test('dandelion along the stand, in two bowls tasted blind, and at the table: th
   await page.getByRole('button', { name: 'Washed' }).click()
   await page.getByText('to eat raw', { exact: true }).click()
   await expect(title).toHaveText('Now: soak cold')
-  await expect(page.locator('.now')).toContainText('It is for the taste alone')
+  await expect(page.locator('.now')).toContainText('The food is as safe; only its taste stays')
   await page.getByRole('tab', { name: 'Plan' }).click()
   await page.getByText('Try a step with less').click()
   await page.getByLabel('Bowl 2: take out').fill('400')

@@ -52,7 +52,7 @@ describe('the demonstration book', () => {
     expect(dueList(context).map(({ act }) => act)).toEqual([
       'Acorns: change the water',
       'Sea beet leaves: count the plants',
-      'Nettle tops: make safe',
+      'Nettle tops: blanch',
       'Small nettle tops: sort',
       'Nettle tops: check a mark',
       'Ramsons leaves: check a mark',

@@ -377,7 +377,7 @@ function treatNext(lot: LotState, context: JudgeContext): Omit<DoNow, 'by'> {
     otherwise: isStoreDrying(step, lot)
       ? 'Wet meal sours within a day.'
       : notForTongue(current.use, step) === undefined
-        ? `It is for the taste alone (${formatList(step.control.map(plainWords))}).`
+        ? `The food is as safe; only its taste stays (${formatList(step.control.map(plainWords))}).`
         : 'Until all of it has gone through, none of it is food.',
   }
 }

@@ -2,7 +2,10 @@ import { findTaxon, type Catalogue } from '../flora/catalogue'
 import type { JudgeContext } from '../gates/verdict'
 import type { LotId, PackId } from '../log/entry'
 import { fromMs, HOUR_ms, MINUTE_ms, toMs, type Instant } from '../quantity/instant'
-import { doNow } from './doNow'
+import { lotUse } from '../treatment/batchUse'
+import { protocolOf } from '../treatment/progress'
+import { plainWords } from '../flora/vocabulary'
+import { doNow, type NowAct } from './doNow'
 import { isUsedUp } from './gateView'
 import { lotName } from './lotName'
 import { isBegun, strandsOf, type LotState } from './lotState'
@@ -136,12 +139,14 @@ function comingOf(lot: LotState, context: JudgeContext): readonly Coming[] {
   const { life } = freshnessOf(lot, context)
   if (next !== undefined && life.over !== null)
     return [item(life.over.at, `${name}: throw away`, null, false), ...packs]
-  const own = next?.by ? [item(next.by, `${name}: ${shortAct(next.act.kind)}`, null, next.act.kind === 'running')] : []
+  const own = next?.by
+    ? [item(next.by, `${name}: ${shortAct(next.act, lot, context)}`, null, next.act.kind === 'running')]
+    : []
   return [...own, ...packs]
 }
 
-function shortAct(kind: ReturnType<typeof doNow>['act']['kind']): string {
-  switch (kind) {
+function shortAct(act: NowAct, lot: LotState, context: JudgeContext): string {
+  switch (act.kind) {
     case 'running':
       return 'take it out'
     case 'taste':
@@ -156,7 +161,7 @@ function shortAct(kind: ReturnType<typeof doNow>['act']['kind']): string {
       return 'taste a crumb'
     case 'see-step':
     case 'begin-load':
-      return 'make safe'
+      return opOf(act.step, lot, context)
     case 'sort':
       return 'sort'
     case 'look':
@@ -176,4 +181,11 @@ function shortAct(kind: ReturnType<typeof doNow>['act']['kind']): string {
     default:
       return 'go on with it'
   }
+}
+
+/** What is done in a step of the lot's way. @example 'blanch' */
+function opOf(step: number, lot: LotState, context: JudgeContext): string {
+  const use = lotUse(lot, context.catalogue)
+  const op = use === undefined ? undefined : protocolOf(lot, use)?.steps[step]?.op
+  return op === undefined ? 'make safe' : plainWords(op)
 }
