@@ -142,7 +142,7 @@ test('acorns stored dry as not yet food, opened, leached by the stand-in’s ton
   await expect(page).toHaveURL(/larder/)
   const bag = page.locator('.pack', { hasText: '27-005' })
   await expect(bag).toContainText('NOT YET FOOD')
-  await expect(bag).toContainText('Still to do: simmer.')
+  await expect(bag).toContainText('Still to do: simmer, against soil bacteria.')
   // What was kept back is made food now.
   await follow(page, '/lot/27-005')
   await page.getByText('Or make it food now').click()

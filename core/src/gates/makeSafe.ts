@@ -1,7 +1,7 @@
-import { hazardLedger } from '../treatment/ledger'
+import { hazardLedger, type LedgerLine } from '../treatment/ledger'
 import { plainWords } from '../flora/vocabulary'
 import { opNoun } from '../lot/opNoun'
-import { formatCount, withCapital } from '../quantity/format'
+import { formatCount, formatList, withCapital } from '../quantity/format'
 import type { LotState } from '../lot/lotState'
 import { lotUse } from '../treatment/batchUse'
 import { protocolOf, requiredSteps, treatmentProgress, type StepProgress } from '../treatment/progress'
@@ -52,18 +52,31 @@ function treatedInOne(lot: LotState, { book, catalogue, now }: JudgeContext): Fi
   const missed = undone.flatMap(({ missed: misses, step }) =>
     misses.map(({ run, why }) => `Load ${run.load} does not count for the ${opNoun(step.op)}: ${why}. Do it again.`),
   )
-  const unanswered = ledger.filter(({ state }) => state === 'due').map(({ text }) => text)
+  const due = ledger.filter(({ state }) => state === 'due')
+  const answeredBy = ({ step }: StepProgress) => due.filter(({ hazard }) => step.control.includes(hazard))
+  const named = new Set(undone.filter(isUnbegun).flatMap((each) => answeredBy(each).map(({ hazard }) => hazard)))
   return finding(
     [],
-    [...missed, ...undone.map(dueText), ...unanswered],
+    [
+      ...missed,
+      ...undone.map((each) => dueText(each, answeredBy(each))),
+      ...due.filter(({ hazard }) => !named.has(hazard)).map(({ text }) => text),
+    ],
     ledger.map(({ text }) => text),
   )
 }
 
-function dueText({ step, covered_g, toCover_g, baths }: StepProgress): string {
+function isUnbegun({ covered_g, baths }: StepProgress): boolean {
+  return baths === undefined && covered_g === 0
+}
+
+/** What a step still asks; not begun, also which hazards it answers, so that they need no lines of their own. */
+function dueText(progress: StepProgress, against: readonly LedgerLine[]): string {
+  const { step, covered_g, toCover_g, baths } = progress
   if (baths !== undefined) return bathText(withCapital(opNoun(step.op)), baths)
-  return covered_g === 0
-    ? `Still to do: ${plainWords(step.op)}.`
+  const hazards = formatList(against.map(({ hazard }) => plainWords(hazard)))
+  return isUnbegun(progress)
+    ? `Still to do: ${plainWords(step.op)}${hazards === '' ? '' : `, against ${hazards}`}.`
     : `${withCapital(opNoun(step.op))}: ${Math.round(covered_g)} of ${Math.round(toCover_g)} g are done.`
 }
 

@@ -257,8 +257,7 @@ function firstTaste(
     left_g: Math.max(0, use.firstTaste_g - had_g) / tasteOf_g(share, raw_per_g),
     why: '',
     because: '',
-    says: (most: string) =>
-      `${name}’s first time with this plant: ${most}, then no more until tomorrow.`,
+    says: (most: string) => `${name}’s first time with this plant: ${most}, then no more until tomorrow.`,
   }
 }
 

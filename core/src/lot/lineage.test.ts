@@ -113,7 +113,7 @@ describe('a leach ended by taste', () => {
     expect(refusal(crumb(pen))).toBe('crumb: It lies in the water. Pour it off, then taste a crumb.')
     pen.wait(480).write({ type: 'bath-changed', lot: 'A', ...baths, fresh: null })
     tasteOf(pen, 'A', { crumb: true, astringent: 1 })
-    expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe('Still to do: simmer.')
+    expect(see(pen, 'A', 'makeSafe').reasons[0]).toBe('Still to do: simmer, against soil bacteria.')
     expect(refusal(serve(pen, 'A', 5))).toMatch(/^gates: Make safe is to do\. Still to do: simmer/)
   })
   it('counts no cooking that came before the leach was finished', () => {
@@ -200,7 +200,7 @@ describe('a leach ended by taste', () => {
     expect(packView(pen.lot('A'), firstPack(pen, 'A'), pen.context)).toMatchObject({
       notYetFood: true,
       done: 'shelling and leaching',
-      due: expect.arrayContaining(['Still to do: simmer.']) as unknown,
+      due: expect.arrayContaining(['Still to do: simmer, against soil bacteria.']) as unknown,
     })
     const { picked_g, takenUp_g, left, inHand_g } = massBalance(pen.lot('A'))
     expect(left.reduce((sum, { mass_g }) => sum + mass_g, inHand_g)).toBeCloseTo(picked_g + takenUp_g)
@@ -444,7 +444,9 @@ describe('a batch', () => {
         ['B', 900],
       ]),
     ).toEqual({ ok: true })
-    expect(see(greens, 'J', 'makeSafe').reasons).toContain('Still to do: boil.')
+    expect(see(greens, 'J', 'makeSafe').reasons).toEqual([
+      'Still to do: boil, against soluble oxalate, salt, soil bacteria and fox tapeworm.',
+    ])
     const step = { type: 'step-begun', lot: 'J', step: 2, load: 1, mass_g: 1800 } as const
     const protocol = 'boiled in plenty of water + cooked'
     const begun = greens.write({ ...step, protocol })

@@ -305,7 +305,7 @@ describe('a pack', () => {
       discardBy: '2027-05-20T08:07:00.000Z',
       state: 'good',
     })
-    expect(raw?.due[0]).toBe('Still to do: blanch.')
+    expect(raw?.due[0]).toBe('Still to do: blanch, against sting and soil bacteria.')
     expect(done).toMatchObject({ notYetFood: false, done: 'blanch and drain', due: [], held: [], state: 'good' })
     expect(done?.discardBy?.slice(0, 10)).toBe('2028-05-16')
     const later = (now: string) =>
