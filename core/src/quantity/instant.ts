@@ -77,11 +77,11 @@ export function formatDay(instant: Instant, timeZone: string, withYear = false):
   return `${parts['weekday']} ${parts['day']} ${parts['month']}${withYear ? ` ${parts['year']}` : ''}`
 }
 
-/** A calendar day in words, of a day or an instant as UTC has it. @example formatDate('2027-06-14') // '14 June 2027' */
+/** A calendar day in words, of a day or an instant as UTC has it; what is no day is left as it is. @example formatDate('2027-06-14') // '14 June 2027' */
 export function formatDate(day: string): string {
-  return calendar('en-GB', 'UTC', { day: 'numeric', month: 'long', year: 'numeric' }).format(
-    Date.parse(day.slice(0, 10)),
-  )
+  const ms = Date.parse(day.slice(0, 10))
+  if (!Number.isFinite(ms)) return day
+  return calendar('en-GB', 'UTC', { day: 'numeric', month: 'long', year: 'numeric' }).format(ms)
 }
 
 /** Making a calendar costs a thousand times what using it does; the same ones are asked for again and again. */

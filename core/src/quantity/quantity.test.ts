@@ -9,7 +9,7 @@ import {
   formatTemp,
   formatVolume,
 } from './format'
-import { addMonths, dayOf, formatDay, isInstant, timeOf } from './instant'
+import { addMonths, dayOf, formatDate, formatDay, isInstant, timeOf } from './instant'
 import { readNumber } from './number'
 
 describe('a number as a cook types it', () => {
@@ -65,6 +65,7 @@ describe('moments', () => {
     expect(timeOf('2027-05-16T23:30:00.000Z', 'Europe/Paris')).toBe('01:30')
     expect(dayOf('2027-05-16T23:30:00.000Z', 'Europe/Paris')).toBe('2027-05-17')
     expect(formatDay('2027-05-16T10:00:00.000Z', 'UTC', true)).toBe('Sun 16 May 2027')
+    expect(['2027-06-14', '2027-06-14T23:59:00.000Z', '2020-01-01.1', 'x'].map(formatDate)).toEqual(['14 June 2027', '14 June 2027', '1 January 2020', 'x']) // prettier-ignore
   })
   it('move by calendar months, the last day standing for a missing one', () => {
     expect(addMonths('2027-01-31T09:00:00.000Z', 1)).toBe('2027-02-28T09:00:00.000Z')

@@ -1,4 +1,4 @@
-import { becameStricter, judgedNow, lotName, type Judged, type Stricter, formatDate } from '@ellop/core'
+import { becameStricter, formatDate, judgedNow, lotName, type Judged, type Stricter } from '@ellop/core'
 import { Button } from 'antd'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'

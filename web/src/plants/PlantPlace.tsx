@@ -126,7 +126,7 @@ export default function PlantPlace() {
       )}
       <OwnLog taxon={taxon} context={context} />
       <Figures taxon={taxon} context={context} />
-      <p className="plant-foot">
+      <p>
         <strong>As a wrapping.</strong> {wrapperVerdict(taxon).says}
       </p>
       <p className="soft">
