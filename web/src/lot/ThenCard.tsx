@@ -68,17 +68,29 @@ const OUTDOORS: Readonly<Partial<Record<Kit, string>>> = {
 export function figuresOf(step: PlannedStep): readonly string[] {
   const { loads } = step
   return [
-    ...(loads === undefined ? [] : [`${loads.count} × ${formatMass(loads.load_g)}`]),
+    ...(loads === undefined
+      ? []
+      : [
+          loads.count === 1
+            ? `one load of ${formatMass(loads.load_g)}`
+            : `${loads.count} loads of ${formatMass(loads.load_g)}`,
+        ]),
     ...(step.on === undefined || OUTDOORS[step.on] === undefined ? [] : [OUTDOORS[step.on] ?? '']),
     ...(step.atATime_g === undefined ? [] : [`cut ${formatMass(step.atATime_g)} at a time`]),
     ...(step.cutTo_mm === undefined ? [] : [`pieces up to ${step.cutTo_mm} mm thick`]),
-    ...(step.minutes === undefined ? [] : [formatSpan(step.minutes)]),
-    ...(step.temp_C === undefined ? [] : [formatTemp(step.temp_C)]),
-    ...(step.water_mL === undefined ? [] : [`${formatVolume(step.water_mL)} water`]),
+    ...(step.minutes === undefined
+      ? []
+      : [`${formatSpan(step.minutes)}${step.temp_C === undefined ? '' : ` at ${formatTemp(step.temp_C)}`}`]),
+    ...(step.minutes !== undefined || step.temp_C === undefined ? [] : [`at ${formatTemp(step.temp_C)}`]),
+    ...(step.water_mL === undefined
+      ? []
+      : [
+          `${(loads?.fillings ?? 1) > 1 ? `${loads?.fillings ?? 1} fillings of ` : ''}${formatVolume(step.water_mL)} water`,
+        ]),
     ...(step.acid_g === undefined ? [] : [`${formatMass(step.acid_g)} citric acid, or vinegar until it is sour`]),
     ...(step.salt_g === undefined ? [] : [`${formatMass(step.salt_g)} salt`]),
     ...(step.ice_g === undefined ? [] : [`${formatMass(step.ice_g)} ice`]),
-    ...(loads === undefined ? [] : [`${formatSpan(loads.toBoil_min)} to the boil`]),
+    ...(loads === undefined ? [] : [`${formatSpan(loads.toBoil_min)} to bring it to the boil`]),
   ]
 }
 
@@ -87,8 +99,11 @@ export function StepFigures({ step }: { step: PlannedStep }) {
   if (parts.length === 0) return <span>{inUnits(step.check ?? '')}</span>
   return (
     <span className="step-figures">
-      {parts.map((part) => (
-        <span key={part}>{inUnits(part)}</span>
+      {parts.map((part, index) => (
+        <span key={part}>
+          {inUnits(part)}
+          {index < parts.length - 1 && ', '}
+        </span>
       ))}
     </span>
   )
