@@ -80,7 +80,7 @@ describe('the ground as it is typed', () => {
     const lines = factLines(facts)
     expect(lines.map(({ fact }) => fact)).toEqual(GROUND_FACTS)
     expect(lines.every(({ says, label }) => says !== '' && !says.includes('undefined') && label !== '')).toBe(true)
-    expect(lines.find(({ fact }) => fact === 'soil')?.says).toBe('lead 80.5 mg/kg (2026-03-01)')
+    expect(lines.find(({ fact }) => fact === 'soil')?.says).toBe('lead 80.5 mg/kg (1 March 2026)')
     expect(lines[0]?.stale(day('2028-04-29'))).toBe(false)
     expect(lines[0]?.stale(day('2028-05-01'))).toBe(true)
   })
