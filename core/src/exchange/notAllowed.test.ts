@@ -25,7 +25,10 @@ describe('acts noted elsewhere', () => {
     const told = notAllowed(own, entriesOf(pen).slice(own.length), CATALOGUE)
     expect(told.map(({ entry }) => entry.id)).toEqual([raw.id, packed.id])
     expect(told.map(({ says, message }) => [says, message])).toEqual([
-      ['Lot A: Served 50 g as soup to Ann.', expect.stringMatching(/^Make safe is to do\. Still to do: blanch, against sting and soil bacteria\./)],
+      [
+        'Lot A: Served 50 g as soup to Ann.',
+        expect.stringMatching(/^Make safe is to do\. Still to do: blanch, against sting and soil bacteria\./),
+      ],
       [
         'Lot A: Packed 100 g dried, 1 container.',
         expect.stringMatching(/^Keep is closed\. .* It allows: frozen, chilled\.$/),

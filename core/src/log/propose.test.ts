@@ -260,7 +260,9 @@ describe('a proposed entry', () => {
       accepts: true,
       alarm,
     })
-    expect(refusal(pen, taste(null))).toMatch(/^gates: Make safe is to do\. Still to do: blanch, against sting and soil bacteria\./)
+    expect(refusal(pen, taste(null))).toMatch(
+      /^gates: Make safe is to do\. Still to do: blanch, against sting and soil bacteria\./,
+    )
     expect(
       refusal(bringIn(household(new Pen())), {
         type: 'tasted',
