@@ -2,10 +2,8 @@ import { findTaxon, type Catalogue } from '../flora/catalogue'
 import type { JudgeContext } from '../gates/verdict'
 import type { LotId, PackId } from '../log/entry'
 import { fromMs, HOUR_ms, MINUTE_ms, toMs, type Instant } from '../quantity/instant'
-import { lotUse } from '../treatment/batchUse'
-import { protocolOf } from '../treatment/progress'
 import { plainWords } from '../flora/vocabulary'
-import { doNow, type NowAct } from './doNow'
+import { currentStep, doNow, type NowAct } from './doNow'
 import { isUsedUp } from './gateView'
 import { lotName } from './lotName'
 import { isBegun, strandsOf, type LotState } from './lotState'
@@ -161,7 +159,7 @@ function shortAct(act: NowAct, lot: LotState, context: JudgeContext): string {
       return 'taste a crumb'
     case 'see-step':
     case 'begin-load':
-      return opOf(act.step, lot, context)
+      return plainWords(currentStep(lot, context)?.step.op ?? 'make-safe')
     case 'sort':
       return 'sort'
     case 'look':
@@ -181,11 +179,4 @@ function shortAct(act: NowAct, lot: LotState, context: JudgeContext): string {
     default:
       return 'go on with it'
   }
-}
-
-/** What is done in a step of the lot's way. @example 'blanch' */
-function opOf(step: number, lot: LotState, context: JudgeContext): string {
-  const use = lotUse(lot, context.catalogue)
-  const op = use === undefined ? undefined : protocolOf(lot, use)?.steps[step]?.op
-  return op === undefined ? 'make safe' : plainWords(op)
 }
